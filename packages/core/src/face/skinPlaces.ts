@@ -1,4 +1,5 @@
 import type { Features, DryZone } from './features';
+import { guideNamed, type LayerKind } from './guides';
 import type { Placement } from './outlineOf';
 
 export type SkinPlace = Features['oily'][number] | DryZone;
@@ -25,6 +26,20 @@ const WIDE: Readonly<Partial<Record<GuideName, readonly SkinPlace[] | 'all'>>> =
   underEyeLight: ['under the eyes'],
   correctUnderEye: ['under the eyes'],
 };
+
+const AT_EYES_OR_LIPS: readonly LayerKind[] = ['brow', 'eye', 'liner', 'lash', 'lip', 'lip line'];
+const EYE_ZONES: readonly GuideName[] = ['zone.mobileLid', 'zone.crease', 'zone.browBone'];
+
+/**
+ * Whether all of a step lies at brows, lids, lashes or lips: what primes or sets a lid is none of what is
+ * asked of the skin. False for what is placed nowhere, or drawn by hand.
+ */
+export const isAtEyesOrLips = ({ placements }: { readonly placements: readonly Placement[] }): boolean =>
+  placements.length > 0 &&
+  placements.every(
+    (p) =>
+      'guide' in p && (EYE_ZONES.includes(p.guide) || AT_EYES_OR_LIPS.includes(guideNamed(p.guide).kind)),
+  );
 
 /** Whether a guide lies over such a place. */
 export function liesOver(guide: GuideName, place: SkinPlace): boolean {

@@ -506,3 +506,65 @@ test.each([
   const kept = { ...again, steps: again.steps.map((s) => (s.title === 'Prime' ? { ...s, note: words } : s)) };
   expect(primed(kept, noted)).toBe(words);
 });
+
+describe('what primes or sets a lid is none of what the skin asks', () => {
+  const own = {
+    lid: step(290, {
+      phase: 'eyes',
+      role: 'care',
+      title: 'Prime the lids',
+      wants: { kinds: ['primer'] },
+      placements: at('zone.mobileLid', 'lid'),
+    }),
+    lips: step(291, {
+      phase: 'lips',
+      role: 'care',
+      title: 'Prime the lips',
+      wants: { kinds: ['primer'] },
+      placements: at('lips'),
+    }),
+    powder: step(292, {
+      phase: 'eyes',
+      role: 'powder',
+      title: 'Set the lids',
+      wants: { kinds: ['powder'] },
+      placements: at('zone.mobileLid'),
+    }),
+  };
+  const TITLES = Object.values(own).map(({ title }) => title);
+  const withLids: Look = { ...FULL, steps: [...FULL.steps, ...Object.values(own)] };
+  const onlyLids: Look = {
+    ...withLids,
+    steps: withLids.steps.filter(
+      (s) => TITLES.includes(s.title) || !(s.wants.kinds.includes('primer') || s.role === 'powder'),
+    ),
+  };
+
+  test.each<[string, Partial<Features>]>([
+    ['oily', { oily: ['forehead', 'nose'] }],
+    ['oily all over', { oily: ['forehead', 'nose', 'chin', 'cheeks'] }],
+    ['oily lids', { oily: ['lids'] }],
+    ['dry', { dry: true }],
+    ['dry in places', { dryZones: ['cheeks'] }],
+    ['textured', { texture: 'textured' }],
+    ['lined', { age: 'mature', lines: ['under eye'] }],
+  ])('%s skin leaves them where and as they are', (_what, features) => {
+    const seen = see(features, OCCASION, { look: withLids });
+    for (const one of Object.values(own))
+      expect(named(seen, one.title)).toMatchObject({
+        placements: one.placements,
+        wants: one.wants,
+        doseMgPerCm2: one.doseMgPerCm2,
+      });
+  });
+
+  test('oily skin gets a primer and a powder of its own beside them', () => {
+    const { ids } = see({ oily: ['forehead'] }, OCCASION, { look: onlyLids });
+    expect(ids).toEqual(expect.arrayContaining(['a primer for oil', 'powder for oil']));
+    const plainly = see({}, OCCASION, { look: onlyLids });
+    expect(plainly.ids).not.toEqual(expect.arrayContaining(['a primer for oil']));
+    const both = see({ oily: ['forehead'] }, OCCASION, { look: withLids });
+    expect(both.ids).not.toContain('a primer for oil');
+    expect(both.ids).not.toContain('powder for oil');
+  });
+});

@@ -1,5 +1,5 @@
 import type { Lab, Undertone } from '../../colour';
-import type { Features, Side } from '../../face';
+import { isAtEyesOrLips, type Features, type Side } from '../../face';
 import { msg, term } from '../../messages';
 import type { Day } from '../../shade';
 import type { ClientSnapshot, Look, LookStep } from '../document';
@@ -61,6 +61,13 @@ export function oneOfEach(placement: LookStep['placements'][number]): LookStep['
   return held;
 }
 export const both = (guide: GuideName): Guided => ({ guide, side: 'both' });
+
+/** Whether a step primes the skin: a primer of lids or lips is left as it is. */
+export const primesSkin = (step: Pick<LookStep, 'wants' | 'placements'>): boolean =>
+  step.wants.kinds.includes('primer') && !isAtEyesOrLips(step);
+/** Whether a step sets the skin, and not only a lid. */
+export const setsSkin = (step: Pick<LookStep, 'role' | 'placements'>): boolean =>
+  step.role === 'powder' && !isAtEyesOrLips(step);
 
 /** The step's note with a sentence more; unchanged when it says so already. */
 export function noted(step: Pick<LookStep, 'note'>, sentence: string): string {

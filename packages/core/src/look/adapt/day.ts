@@ -2,7 +2,7 @@ import { sidesWhere } from '../../face';
 import { chromaOf } from '../../colour';
 import { msg, term } from '../../messages';
 import { titleOf, type LookStep } from '../document';
-import { both, noted, rounded, type Adapter, type Adder } from './adapter';
+import { both, noted, primesSkin, rounded, setsSkin, type Adapter, type Adder } from './adapter';
 
 const COLOURED: readonly LookStep['role'][] = ['blush', 'lip', 'eye', 'bronze'];
 const lasts = (words: string): string => msg`it has to hold: ${words}`;
@@ -200,8 +200,7 @@ export const ADDERS: readonly Adder[] = [
     id: 'a primer for oil',
     add: (steps, { features, look }) => {
       const oily = features.oily.filter((zone) => zone !== 'lids');
-      const missing =
-        !steps.some((s) => s.wants.kinds.includes('primer')) && steps.some((s) => s.role === 'base');
+      const missing = !steps.some(primesSkin) && steps.some((s) => s.role === 'base');
       if (!missing || oily.length === 0 || look.forbids.kinds.includes('primer')) return [];
       return [
         {
@@ -224,7 +223,7 @@ export const ADDERS: readonly Adder[] = [
     id: 'powder for oil',
     add: (steps, { features, look }) => {
       const oily = features.oily.filter((zone) => zone !== 'lids');
-      const missing = !steps.some((s) => s.role === 'powder') && steps.some((s) => s.role === 'base');
+      const missing = !steps.some(setsSkin) && steps.some((s) => s.role === 'base');
       if (!missing || oily.length === 0 || look.forbids.kinds.includes('powder')) return [];
       return [
         {

@@ -21,7 +21,9 @@ import {
   guidesOf,
   has,
   noted,
+  primesSkin,
   rounded,
+  setsSkin,
   sidesInWords,
   type Adapter,
   type GuideName,
@@ -43,7 +45,7 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
     id: 'primer where oily',
     change: (step, { features }) => {
       const oily = features.oily.filter((zone) => zone !== 'lids');
-      if (!isKind(step, 'primer') || oily.length === 0) return null;
+      if (!primesSkin(step) || oily.length === 0) return null;
       return {
         words: msg`Primer on ${listed(oily.map((one) => term(one)))}`,
         why: msg`oily there; a mattifier goes there and only there`,
@@ -57,7 +59,7 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
   {
     id: 'primer on dry skin',
     change: (step, { features }) =>
-      isKind(step, 'primer') && features.dry && features.oily.length === 0
+      primesSkin(step) && features.dry && features.oily.length === 0
         ? {
             words: msg`A hydrating primer, all over`,
             why: msg`dry skin`,
@@ -72,7 +74,7 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
     id: 'primer on dry patches',
     change: (step, { features }) => {
       const dry = dryPatches(features);
-      if (!isKind(step, 'primer') || dry.length === 0 || features.oily.length > 0) return null;
+      if (!primesSkin(step) || dry.length === 0 || features.oily.length > 0) return null;
       return {
         words: msg`A hydrating primer on ${listed(dry.map((one) => term(one)))}`,
         why: msg`dry there`,
@@ -86,7 +88,7 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
   {
     id: 'primer over texture',
     change: (step, { features }) =>
-      isKind(step, 'primer') &&
+      primesSkin(step) &&
       textured(features) &&
       features.oily.length === 0 &&
       !features.dry &&
@@ -131,7 +133,7 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
     id: 'set where oily',
     change: (step, { features }) => {
       const oily = features.oily.filter((zone) => zone !== 'lids');
-      if (step.role !== 'powder' || isUnderEye(step) || oily.length === 0) return null;
+      if (!setsSkin(step) || isUnderEye(step) || oily.length === 0) return null;
       const all = oily.includes('cheeks') && oily.length >= 3;
       const guides = all
         ? (['zone.wholeFace'] as const)
@@ -149,7 +151,7 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
   {
     id: 'less powder',
     change: (step, { features }) =>
-      step.role === 'powder' && features.oily.length === 0 && (features.dry || isLined(features))
+      setsSkin(step) && features.oily.length === 0 && (features.dry || isLined(features))
         ? {
             words: msg`A third less powder`,
             why: features.dry ? msg`dry skin` : msg`lined skin`,
@@ -254,7 +256,7 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
     change: (step, { features }) => {
       if (step.role !== 'highlight' || !isKind(step, 'highlight')) return null;
       const why = textured(features)
-        ? 'texture'
+        ? msg`texture`
         : isLined(features)
           ? msg`lined skin`
           : features.oily.includes('cheeks')

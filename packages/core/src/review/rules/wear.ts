@@ -1,7 +1,7 @@
 import {
   drynessInWords,
   GUIDES_OF_SKIN,
-  OILY_ZONES,
+  isAtEyesOrLips,
   sidesWhere,
   type Features,
   type Placement,
@@ -27,8 +27,6 @@ const oilyOf = (on: Reviewed): readonly Features['oily'][number][] =>
 const placesOf = (zones: readonly Features['oily'][number][]): Placement[] =>
   zones.flatMap((zone) => GUIDES_OF_SKIN[zone]).map((guide) => ({ guide, side: 'both' as const }));
 
-/** Where skin gets oily, wherever this client's does. */
-const OF_SKIN = placesOf(OILY_ZONES);
 /** Whether a step holds the skin's shine back: a primer, and not one that shines itself. */
 const mattifies = (on: Reviewed, step: Step): boolean =>
   on.products(step).some((p) => p.kind === 'primer' && !isShiny(p));
@@ -172,9 +170,7 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
         const base = on.steps.find((s) => s.role === 'base');
         // A primer for lids or lips does nothing for the forehead.
         const primers = on.steps.filter(
-          (s) =>
-            on.products(s).some((p) => p.kind === 'primer') &&
-            (s.placements.length === 0 || OF_SKIN.some((place) => on.reaches(s, place))),
+          (s) => on.products(s).some((p) => p.kind === 'primer') && !isAtEyesOrLips(s),
         );
         const primer = primers[0];
         const mattified = primers.some((s) => mattifies(on, s));
@@ -241,7 +237,8 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
       find: (on) => {
         const oily = oilyOf(on);
         const base = on.steps.find((s) => s.role === 'base');
-        if (oily.length === 0 || !base || on.steps.some((s) => s.role === 'powder')) return [];
+        if (oily.length === 0 || !base || on.steps.some((s) => s.role === 'powder' && !isAtEyesOrLips(s)))
+          return [];
         const step: Step = {
           ...newStep('powder', idBeside(base.id, 'a2'), placesOf(oily)),
           title: msg`Set where it shines`,
