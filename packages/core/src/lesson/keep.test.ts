@@ -90,3 +90,17 @@ test('where nothing fits the minutes the one that gives the most a minute is tau
   expect(worthMost(plan, 1).map(({ role }) => role)).toEqual(['lip']);
   expect(worthMost([stepOf('correct', 1, 0)], 30)).toEqual([]);
 });
+
+test('a powder of lids sets no concealer, and wants no cover', () => {
+  const lids: Step = { ...stepOf('powder', 2, 90), placements: [{ guide: 'zone.mobileLid', side: 'both' }] };
+  const [conceal, powder, blush] = [
+    stepOf('conceal', 2, 91),
+    stepOf('powder', 2, 92),
+    stepOf('blush', 2, 93),
+  ];
+  const plan = [lids, conceal, powder, blush];
+  expect(standAlone(plan, [conceal, powder])).toEqual([]);
+  expect(standAlone(plan, [conceal, lids])).toHaveLength(1);
+  expect(standAlone(plan, [lids, blush])).toEqual([]);
+  expect(standAlone(plan, [powder, blush])).toHaveLength(1);
+});

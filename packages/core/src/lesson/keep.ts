@@ -1,5 +1,5 @@
 import { isWet } from '../kit';
-import type { Step } from '../look';
+import { setsSkin, type Step } from '../look';
 import { msg } from '../messages';
 import { isUnderEye } from '../shade';
 
@@ -52,7 +52,7 @@ type Bits = number;
 /** What a step gives the others. */
 function gives(step: Step): Bits {
   if (step.role === 'lip') return LIP;
-  if (step.role === 'powder') return SETTING;
+  if (setsSkin(step)) return SETTING;
   const covers =
     (step.role === 'base' && step.use.length > 0) ||
     (step.role === 'conceal' && step.use.some(({ product }) => isWet(product)));
@@ -66,7 +66,7 @@ function gives(step: Step): Bits {
 function needs(step: Step, inPlan: Bits): Bits {
   if (step.role === 'correct') return COVER;
   if (step.role === 'lip line') return LIP;
-  if (step.role === 'powder') return COVER & inPlan;
+  if (setsSkin(step)) return COVER & inPlan;
   const creases =
     step.role === 'conceal' && isUnderEye(step) && step.use.some(({ product }) => isWet(product));
   return creases ? SETTING & inPlan : 0;

@@ -60,3 +60,31 @@ test('a base out of range is made exact by powder where the film over it really 
       }
   expect([made > 0, left > 0]).toEqual([true, true]);
 });
+
+test('it is the powder of the skin that goes over the base: one of lids, and one under the eye, stay theirs', () => {
+  const at = (n: number, title: string, guide: 'zone.mobileLid' | 'zone.underEye') => {
+    const { use: _own, ...step } = newStep('powder', id(n), [{ guide, side: 'both' }]);
+    return { ...step, title };
+  };
+  const [lids, under] = [
+    at(191, 'Set the lids', 'zone.mobileLid'),
+    at(192, 'Set under the eye', 'zone.underEye'),
+  ];
+  const before: Look = { ...powdered, steps: [...powdered.steps.slice(0, -1), lids, under, set] };
+  const kit = (skin: Lab) =>
+    kitOf(
+      ...others,
+      product(60, 'base', shiftDepth(skin, 1)),
+      product(61, 'powder', shiftDepth(skin, -1), POWDER),
+    );
+  const skins = [6, 9, 12, 15, 18].map((depth): Lab => [lightnessAtDepth(depth), 12, 19]);
+  const made = skins.flatMap((skin) => {
+    const { chart } = fitLook(before, client(skin), kit(skin), OCCASION, STAMP);
+    const adaptation = chart.adaptations?.find((a) => a.id === 'base made exact by powder');
+    for (const one of [lids, under])
+      expect(chart.steps.find(({ title }) => title === one.title)!.placements).toEqual(one.placements);
+    return adaptation ? [chart.steps.find((s) => s.id === adaptation.stepId)!.title] : [];
+  });
+  expect(made.length).toBeGreaterThan(0);
+  expect(new Set(made)).toEqual(new Set([set.title]));
+});

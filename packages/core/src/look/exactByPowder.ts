@@ -5,6 +5,7 @@ import {
   BASE_WITHIN,
   excludedBecause,
   isColoured,
+  isUnderEye,
   layOver,
   measuresToCover,
   needOf,
@@ -14,6 +15,7 @@ import {
   type StepGap,
 } from '../shade';
 import type { Adaptation, LookStep, Step } from './document';
+import { setsSkin } from './ofSkin';
 import { proposalOf, type FitContext } from './propose';
 
 /** A base further off than this is not saved by powder. */
@@ -43,7 +45,8 @@ export function madeExactByPowder(
       gaps[s.id]?.nearest?.deltaE != null,
   );
   const nearest = base ? gaps[base.id]!.nearest! : null;
-  const powder = steps.find((s) => s.role === 'powder' && s.variant === undefined);
+  const powders = steps.filter((s) => setsSkin(s) && s.variant === undefined);
+  const powder = powders.find((s) => !isUnderEye(s)) ?? powders[0];
   if (!target || !base || !nearest?.lab || !powder || nearest.deltaE === null || nearest.deltaE > MOST_OFF)
     return { steps: [...steps], adaptations: [] };
   const found = bestPowder(nearest.lab, target, powder, context);

@@ -171,4 +171,6 @@ export {
   type TakenStep,
 } from './takenDown';
 export { colourDrawn } from './colourDrawn';
+export { laysBalm, NOTED, says } from './noteWords';
+export { primesSkin, setsSkin } from './ofSkin';
 export { TOOLS_TO_MIND } from './toolsToMind';

@@ -127,6 +127,9 @@ const greyed = (place: Guide, before: 'conceal' | 'contour'): Scene => {
   return other('conceal', { lab: [68, 6, 9], coverage: 'medium' }, { doseMgPerCm2: 0.8 }, from);
 };
 
+const powdered = (guides: Guide[]): Scene =>
+  one(withStep('powder', { placements: guides.map((guide) => ({ guide, side: 'both' as const })) }));
+const oilyAnd = ({ chart, kit }: Scene): Scene => scene(withFeatures({ oily: ['forehead'] }, chart), kit);
 const primed = (guides: Guide[], more: Partial<Product> = {}): Scene =>
   other(
     'primer',
@@ -254,6 +257,18 @@ const CASES: readonly Case[] = [
     'two minutes of settling',
     () => other('base', { family: 'water' }, {}, withStep('primer', { waitMinutes: 2 })),
     () => other('base', { family: 'water' }, {}, withStep('primer', { waitMinutes: 1.9 })),
+  ],
+  [
+    'set-too-late',
+    'a powder of lids sets no concealer',
+    () => powdered(['zone.foreheadCentre']),
+    () => powdered(['zone.mobileLid']),
+  ],
+  [
+    'not-set-on-oily',
+    'nor does it set skin',
+    () => oilyAnd(powdered(['zone.foreheadCentre'])),
+    () => oilyAnd(powdered(['zone.mobileLid'])),
   ],
   [
     'no-primer-on-oily',
@@ -673,4 +688,17 @@ test('a product that clashes names what it lies on, and a fix that settles it', 
   const mended = finding.fix!.apply(made);
   expect(mended.steps.find((s) => s.id === STEPS.primer.id)!.waitMinutes).toBe(2);
   expect(speaks('family-conflict', { chart: mended, kit })).toBe(false);
+});
+
+test('where an oily zone is left out it is the powder of the skin that goes there too', () => {
+  const lids = extra('Set the lids', 'eyes', 'powder', PRODUCTS.powder, ['zone.mobileLid']);
+  const chart = withFeatures(
+    { oily: ['nose', 'cheeks'] },
+    added(lids, 'primer', withStep('primer', { placements: [{ guide: 'zone.chin', side: 'both' }] })),
+  );
+  const finding = reviewChart(chart, KIT).find((f) => f.rule === 'oily-zone-left-out')!;
+  expect(finding.stepIds).not.toContain(lids.id);
+  const mended = finding.fix!.apply(chart);
+  expect(mended.steps.find(({ id }) => id === lids.id)).toEqual(lids);
+  expect(speaks('oily-zone-left-out', one(mended))).toBe(false);
 });

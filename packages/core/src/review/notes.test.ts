@@ -1,8 +1,7 @@
 import fc from 'fast-check';
-import { fitLook } from '../look';
+import { fitLook, says } from '../look';
 import { client, KIT, LOOK, OCCASION, STAMP } from '../look/look.testing';
 import { chartAsReviewed, reviewChart } from '.';
-import { says } from './notes';
 import { added, extra, other, PRODUCTS, QUIET, scene, STEPS, withStep, type Scene } from './review.testing';
 
 const { chart } = fitLook(

@@ -523,6 +523,13 @@ describe('what primes or sets a lid is none of what the skin asks', () => {
       wants: { kinds: ['primer'] },
       placements: at('lips'),
     }),
+    balm: step(293, {
+      phase: 'clean',
+      role: 'care',
+      title: 'Balm the lips',
+      wants: { kinds: ['prep'] },
+      placements: at('lips'),
+    }),
     powder: step(292, {
       phase: 'eyes',
       role: 'powder',
@@ -555,6 +562,7 @@ describe('what primes or sets a lid is none of what the skin asks', () => {
         placements: one.placements,
         wants: one.wants,
         doseMgPerCm2: one.doseMgPerCm2,
+        waitMinutes: one.waitMinutes,
       });
   });
 
@@ -566,5 +574,30 @@ describe('what primes or sets a lid is none of what the skin asks', () => {
     const both = see({ oily: ['forehead'] }, OCCASION, { look: withLids });
     expect(both.ids).not.toContain('a primer for oil');
     expect(both.ids).not.toContain('powder for oil');
+  });
+});
+
+describe('balm for the lips', () => {
+  const clean = FULL.steps.find(({ phase }) => phase === 'clean')!;
+  const again = step(295, { phase: 'clean', role: 'care', title: 'Rinse', placements: [] });
+  const told = (...before: LookStep[]) => {
+    const rest = FULL.steps.filter(({ phase }) => phase !== 'clean');
+    return see({}, OCCASION, { look: { ...FULL, steps: [...before, ...rest] } })
+      .steps.filter(({ note }) => note.includes('Lip balm on now'))
+      .map(({ title }) => title);
+  };
+
+  test('is noted at the first step that cleans, and at no other', () => {
+    expect(told(clean, again)).toEqual([clean.title]);
+    expect(told(again, clean)).toEqual([again.title]);
+  });
+
+  test('is not noted where the look lays it itself, by place, title or note', () => {
+    const lips = step(296, { phase: 'prep', role: 'care', title: 'Soften', placements: at('lips') });
+    expect(told(clean, lips)).toEqual([]);
+    expect(told(clean, { ...lips, title: 'Lip balm', placements: [] })).toEqual([]);
+    expect(told({ ...clean, note: 'Balm on the lips first.' })).toEqual([]);
+    // A balm that cleanses is none.
+    expect(told({ ...clean, title: 'Cleansing balm' })).toEqual(['Cleansing balm']);
   });
 });

@@ -1,5 +1,5 @@
 import type { Lab, Undertone } from '../../colour';
-import { isAtEyesOrLips, type Features, type Side } from '../../face';
+import type { Features, Side } from '../../face';
 import { msg, term } from '../../messages';
 import type { Day } from '../../shade';
 import type { ClientSnapshot, Look, LookStep } from '../document';
@@ -10,7 +10,7 @@ export type AdaptTo = {
   readonly features: Features;
   readonly day: Day;
   readonly look: Pick<Look, 'name' | 'forbids' | 'schools'> & {
-    readonly steps: readonly Pick<LookStep, 'wants'>[];
+    readonly steps: readonly Pick<LookStep, 'id' | 'phase' | 'title' | 'wants' | 'placements'>[];
   };
   readonly skin: Lab | null;
   readonly undertone: Undertone | null;
@@ -61,13 +61,6 @@ export function oneOfEach(placement: LookStep['placements'][number]): LookStep['
   return held;
 }
 export const both = (guide: GuideName): Guided => ({ guide, side: 'both' });
-
-/** Whether a step primes the skin: a primer of lids or lips is left as it is. */
-export const primesSkin = (step: Pick<LookStep, 'wants' | 'placements'>): boolean =>
-  step.wants.kinds.includes('primer') && !isAtEyesOrLips(step);
-/** Whether a step sets the skin, and not only a lid. */
-export const setsSkin = (step: Pick<LookStep, 'role' | 'placements'>): boolean =>
-  step.role === 'powder' && !isAtEyesOrLips(step);
 
 /** The step's note with a sentence more; unchanged when it says so already. */
 export function noted(step: Pick<LookStep, 'note'>, sentence: string): string {

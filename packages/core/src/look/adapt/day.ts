@@ -2,7 +2,8 @@ import { sidesWhere } from '../../face';
 import { chromaOf } from '../../colour';
 import { msg, term } from '../../messages';
 import { titleOf, type LookStep } from '../document';
-import { both, noted, primesSkin, rounded, setsSkin, type Adapter, type Adder } from './adapter';
+import { primesSkin, setsSkin } from '../ofSkin';
+import { both, noted, rounded, type Adapter, type Adder } from './adapter';
 
 const COLOURED: readonly LookStep['role'][] = ['blush', 'lip', 'eye', 'bronze'];
 const lasts = (words: string): string => msg`it has to hold: ${words}`;

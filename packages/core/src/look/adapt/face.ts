@@ -1,6 +1,7 @@
 import { measure, offSides, sidesWhere, type Features, type Side } from '../../face';
 import { msg, term } from '../../messages';
 import type { LookStep } from '../document';
+import { laysBalm } from '../noteWords';
 import { exchanged, has, noted, rounded, sidesInWords, type Adapter, type GuideName } from './adapter';
 
 /** Shares of the face, hairline to chin, under and over which a forehead is small or high. */
@@ -427,10 +428,12 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
   {
     id: 'balm first',
     change: (step, { look }) => {
-      if (step.phase !== 'clean' || !look.steps.some((s) => s.wants.kinds.includes('lip colour')))
+      const first = look.steps.find((s) => s.phase === 'clean');
+      const laid = look.steps.some((s) => s.id !== step.id && laysBalm({ ...s, note: '' }));
+      if (first?.id !== step.id || laid || !look.steps.some((s) => s.wants.kinds.includes('lip colour')))
         return null;
       const note = noted(step, msg`Lip balm on now; wiped off before the lip.`);
-      return /balm|pelembap bibir/i.test(step.note)
+      return laysBalm(step)
         ? null
         : { words: msg`Lip balm on first`, why: msg`a lip laid on dry skin flakes`, set: { note } };
     },

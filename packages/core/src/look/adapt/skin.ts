@@ -3,6 +3,7 @@ import { deltaE2000 } from '../../colour';
 import {
   dryPatches,
   GUIDES_OF_SKIN,
+  isAtEyesOrLips,
   isDryAt,
   liesOver,
   offSides,
@@ -14,6 +15,7 @@ import { listed, listedFew } from '../../listed';
 import { msg, term } from '../../messages';
 import { apartInWords, faceColour, isLined, isUnderEye, partsApart, skinTarget } from '../../shade';
 import type { LookStep } from '../document';
+import { primesSkin, setsSkin } from '../ofSkin';
 import { TOOLS_TO_MIND } from '../toolsToMind';
 import {
   both,
@@ -21,9 +23,7 @@ import {
   guidesOf,
   has,
   noted,
-  primesSkin,
   rounded,
-  setsSkin,
   sidesInWords,
   type Adapter,
   type GuideName,
@@ -35,6 +35,9 @@ const textured = (features: Features): boolean =>
   sidesWhere(features, ({ texture }) => texture === 'textured').length > 0;
 const isKind = (step: LookStep, kind: LookStep['wants']['kinds'][number]): boolean =>
   step.wants.kinds.includes(kind);
+/** Whether a step cares for the skin of the face: a balm for lips is none. */
+const moistens = (step: LookStep): boolean =>
+  step.phase === 'clean' && isKind(step, 'prep') && !isAtEyesOrLips(step);
 const places = (guides: readonly GuideName[]): LookStep['placements'] => [...new Set(guides)].map(both);
 /** Another colour difference of face and neck than this is seen at the jaw. */
 const NECK_DIFFERS = 3;
@@ -106,7 +109,7 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
   {
     id: 'moisture on dry skin',
     change: (step, { features }) =>
-      step.phase === 'clean' && isKind(step, 'prep') && features.dry
+      moistens(step) && features.dry
         ? {
             words: msg`More moisture, and longer to sink in`,
             why: msg`dry skin`,
@@ -118,7 +121,7 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
     id: 'moisture on dry patches',
     change: (step, { features }) => {
       const dry = dryPatches(features);
-      if (step.phase !== 'clean' || !isKind(step, 'prep') || dry.length === 0) return null;
+      if (!moistens(step) || dry.length === 0) return null;
       return {
         words: msg`Twice on ${listed(dry.map((one) => term(one)))}, and longer to sink in`,
         why: msg`dry there`,

@@ -252,3 +252,27 @@ test('a school is said in one line, what is left open is not', () => {
     'no contour · concealer over base · powder, then spray',
   );
 });
+
+test('a powder of lids is none of those that change places, and no spray is laid before it', () => {
+  const lids = powder(6, 'Lids', 'loose', {
+    phase: 'eyes',
+    placements: [{ guide: 'zone.mobileLid', side: 'both' }],
+  });
+  const both: Chart = {
+    ...chart,
+    schools: { ...chart.schools, eyesOrFace: 'eyes first' },
+    steps: [lids, ...chart.steps, powder(7, 'Pressed', 'pressed')],
+  };
+  expect(withSchool(both, 'powders', 'pressed, then loose').says.join()).toContain('nothing changes yet');
+  const spray = powder(8, 'Spray', 'loose', {
+    role: 'care',
+    phase: 'finish',
+    wants: { kinds: ['spray'] },
+    placements: [],
+  });
+  const early = titles(
+    withSchool({ ...both, steps: [...both.steps, spray] }, 'mist', 'spray, then powder').chart,
+  );
+  expect(early.indexOf('Lids')).toBeLessThan(early.indexOf('Spray'));
+  expect(early.indexOf('Spray')).toBeLessThan(early.indexOf('Pressed'));
+});

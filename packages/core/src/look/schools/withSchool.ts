@@ -3,6 +3,7 @@ import { msg } from '../../messages';
 import { amountAsked } from '../amountAsked';
 import type { Chart, Step } from '../document';
 import { inOrder } from '../fitLook';
+import { setsSkin } from '../ofSkin';
 import { SCHOOL_NAMES, type Answer, type School, type SchoolAnswers } from './questions';
 
 type Changed = { readonly steps: readonly Step[]; readonly says: readonly string[] };
@@ -178,7 +179,7 @@ const textureOf = (s: Step): 'loose' | 'pressed' | null => {
 /** Powders change places with each other; everything between them stays. */
 function powders({ schools, steps }: Chart): Changed {
   const first = schools.powders === 'loose, then pressed' ? 'loose' : 'pressed';
-  const powdery = steps.filter((s) => s.role === 'powder' && textureOf(s) !== null);
+  const powdery = steps.filter((s) => setsSkin(s) && textureOf(s) !== null);
   const sorted = [
     ...powdery.filter((s) => textureOf(s) === first),
     ...powdery.filter((s) => textureOf(s) !== first),
@@ -229,7 +230,7 @@ function mist({ schools, steps }: Chart): Changed {
   if (sprays.length === 0) return { steps, says: [msg`There is no spray yet: add one.`] };
   // Within a phase the given order holds: before the first powder, or after everything.
   const moved = sprays.map((s): Step => ({ ...s, phase: early ? 'set' : 'finish' }));
-  const at = early ? others.findIndex((s) => s.phase === 'set' || s.role === 'powder') : others.length;
+  const at = early ? others.findIndex((s) => s.phase === 'set' || setsSkin(s)) : others.length;
   const cut = at < 0 ? others.length : at;
   return {
     steps: [...others.slice(0, cut), ...moved, ...others.slice(cut)],

@@ -2,10 +2,9 @@ import { familiesMeant, ingredientsKnown, matchAllergens, patchSpeaksAgainst, to
 import { isSettled } from '../../chair';
 import { isWet, shelfLife } from '../../kit';
 import { listedFew } from '../../listed';
-import { TOOLS_TO_MIND, withoutStep, type Step } from '../../look';
+import { says, TOOLS_TO_MIND, withoutStep, type Step } from '../../look';
 import { messagesIn, msg, term } from '../../messages';
 import { impossibleBecause, sensitivitiesOf } from '../../shade';
-import { says } from '../notes';
 import { changed, found, nameOf, type Fix, type Reviewed, type Rule } from '../rule';
 
 const AT_EYES: readonly string[] = ['eye', 'liner', 'lash'];

@@ -1,5 +1,5 @@
 import { familiesAgree, isPowder, isWet, type Family } from '../../kit';
-import { FLOW_DOSE, withoutStep, type Chart, type Step } from '../../look';
+import { FLOW_DOSE, setsSkin, withoutStep, type Chart, type Step } from '../../look';
 import { isDryAt, sidesWhere, SIDES } from '../../face';
 import { listed } from '../../listed';
 import { messagesIn, msg, plural, term } from '../../messages';
@@ -321,9 +321,9 @@ export const LAYER_RULES: readonly Rule[] = messagesIn(
         on.steps.flatMap((step, i) => {
           if (step.role !== 'conceal' || !isUnderEye(step) || !on.products(step).some(isWet)) return [];
           const at = on.steps.findIndex(
-            (s, k) => k > i && s.role === 'powder' && (s.use.length === 0 || on.products(s).some(isPowder)),
+            (s, k) => k > i && setsSkin(s) && (s.use.length === 0 || on.products(s).some(isPowder)),
           );
-          const last = on.steps.filter((s) => s.phase === 'set' || s.role === 'powder').at(-1);
+          const last = on.steps.filter((s) => s.phase === 'set' || setsSkin(s)).at(-1);
           if (at < 0)
             return [
               found([step], msg`${step.title} is never set with powder.`, settingPowder(on, step, last)),

@@ -7,7 +7,7 @@ import {
   type Placement,
 } from '../../face';
 import { propertiesOf } from '../../kit';
-import { newStep, withStep, type Chart, type Step } from '../../look';
+import { laysBalm, newStep, says, setsSkin, withStep, type Chart, type Step } from '../../look';
 import { messagesIn, msg, term } from '../../messages';
 import {
   dueMinutes,
@@ -17,7 +17,6 @@ import {
   wearSettingOf,
   wornByZone,
 } from '../../trial';
-import { says } from '../notes';
 import { changed, finishIs, found, isShiny, nameOf, type Fix, type Reviewed, type Rule } from '../rule';
 
 /** An id made from another, for a step a fix adds. */
@@ -203,13 +202,13 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
       severity: 'note',
       why: 'Each zone that gets oily is primed or set: what is done on the forehead does not hold the nose.',
       find: (on) => {
-        const held = on.steps.filter((s) => s.role === 'powder' || mattifies(on, s));
+        const held = on.steps.filter((s) => setsSkin(s) || (mattifies(on, s) && !isAtEyesOrLips(s)));
         const base = on.steps.find((s) => s.role === 'base');
         if (!base || held.length === 0) return [];
         const left = oilyOf(on).filter(
           (zone) => !held.some((s) => placesOf([zone]).some((p) => on.reaches(s, p))),
         );
-        const powder = held.find((s) => s.role === 'powder');
+        const powder = held.find(setsSkin);
         return left.length === 0
           ? []
           : [
@@ -237,8 +236,7 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
       find: (on) => {
         const oily = oilyOf(on);
         const base = on.steps.find((s) => s.role === 'base');
-        if (oily.length === 0 || !base || on.steps.some((s) => s.role === 'powder' && !isAtEyesOrLips(s)))
-          return [];
+        if (oily.length === 0 || !base || on.steps.some(setsSkin)) return [];
         const step: Step = {
           ...newStep('powder', idBeside(base.id, 'a2'), placesOf(oily)),
           title: msg`Set where it shines`,
@@ -488,13 +486,7 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
           (s) =>
             s.role === 'lip' && on.products(s).some((p) => p.finish === 'matte' && p.kind === 'lip colour'),
         );
-        const balm = on.steps.some(
-          (s) =>
-            ['clean', 'prep', 'prime'].includes(s.phase) &&
-            (says(`${s.title}. ${s.note}`, 'lip balm') ||
-              s.placements.some((p) => 'guide' in p && p.guide === 'lips')),
-        );
-        if (!matte || balm) return [];
+        if (!matte || on.steps.some(laysBalm)) return [];
         const step: Step = {
           ...newStep('base', idBeside(matte.id, 'a5'), [{ guide: 'lips', side: 'both' }]),
           phase: 'prep',
