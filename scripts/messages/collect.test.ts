@@ -95,6 +95,11 @@ test.each([
     ['now shown'],
   ],
   [
+    'a field that is shown',
+    "declare const b: boolean; const row = { id: 'some', detail: b ? 'client' : msg`look` }; row;",
+    ['client shown'],
+  ],
+  [
     'a sentence nobody tells',
     "const NOT_WORN = 'This is still to come'; NOT_WORN;",
     ['This is still to come'],

@@ -1,7 +1,7 @@
 import { readdirSync } from 'node:fs';
 import path from 'node:path';
 import ts from 'typescript';
-import { READ_BY_PROGRAMS, says, sentenceOf, wordsOf } from './untold';
+import { isInTable, READ_BY_PROGRAMS, says, sentenceOf, wordsOf } from './untold';
 
 /** A message with where it is told, and a text on a screen that is told in English alone. */
 export type Collected = {
@@ -111,7 +111,14 @@ export function collect(root: string): Collected {
             untold.push(`${at(node)} is told twice: ${first.getText(source)}`);
           addTerms(first, contextOf(second));
         }
-      } else if (ts.isJsxText(node) && /\p{L}{2}/u.test(node.text))
+      } else if (
+        ts.isPropertyAssignment(node) &&
+        (SHOWN.has(node.name.getText(source)) || node.name.getText(source) === 'why') &&
+        !READ_BY_PROGRAMS.test(file) &&
+        !isInTable(node)
+      )
+        untoldIn(node.initializer, 'shown');
+      else if (ts.isJsxText(node) && /\p{L}{2}/u.test(node.text))
         untold.push(`${at(node)} ${node.text.trim()}`);
       else if (ts.isJsxExpression(node) && node.expression && isShown(node))
         untoldIn(node.expression, 'shown');

@@ -62,12 +62,14 @@ export function wordsOf(
 const isWord = (text: string): boolean =>
   (text.match(/\p{L}{2,}/gu) ?? []).some((word) => !['mm', 'mg', 'ml'].includes(word));
 
+/** Whether something stands in a table that tells its texts. */
+export const isInTable = (node: ts.Node): boolean =>
+  (ts.isCallExpression(node) && /^messages(In)?$/.test(node.expression.getText())) ||
+  (!ts.isSourceFile(node) && isInTable(node.parent));
+
 /** Whether all that declares a property stands in a table that tells its texts. */
 function isTold(symbol: ts.Symbol | undefined): boolean {
-  const tells = (node: ts.Node): boolean =>
-    (ts.isCallExpression(node) && /^messages(In)?$/.test(node.expression.getText())) ||
-    (!ts.isSourceFile(node) && tells(node.parent));
-  return (symbol?.declarations?.length ?? 0) > 0 && symbol!.declarations!.every(tells);
+  return (symbol?.declarations?.length ?? 0) > 0 && symbol!.declarations!.every(isInTable);
 }
 
 /** What a function gives back: the expression of an arrow, or of every return of its own. */

@@ -1,4 +1,4 @@
-import { messagesIn, plainWords as plain, productFinder, term, type Product } from '@toile/core';
+import { messagesIn, msg, plainWords as plain, productFinder, term, type Product } from '@toile/core';
 import type { LookSummary } from '@toile/contract';
 
 /** Something that can be gone to. */
@@ -126,7 +126,7 @@ export function findIn(words: string, { clients, looks, products }: Sources): re
       clients.map(({ id, name }) => ({
         kind: 'client',
         title: name,
-        detail: 'client',
+        detail: msg`client`,
         href: `/clients/${id}`,
       })),
       0,

@@ -109,7 +109,7 @@ function rowOf(
             ? msg`▲ nearly out`
             : until
               ? msg`until ${until.slice(0, 7)}`
-              : 'unopened';
+              : msg`unopened`;
   const state: KitState =
     product.withdrawn || past
       ? 'past or withdrawn'

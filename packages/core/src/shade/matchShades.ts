@@ -118,7 +118,7 @@ export function matchable(context: ShadeContext, wishes: MatchWishes): Coloured[
 function askFor({ zones = MATCH_ZONES, kinds = BASE_KINDS }: MatchWishes, doseMgPerCm2: number): ShadeAsk {
   return {
     role: 'base',
-    title: 'base',
+    title: term('base'),
     shade: { relative: { to: 'skin', depthSteps: 0 } },
     wants: { kinds: [...kinds], mix: true },
     placements: zones.map((zone) => ({ guide: `zone.${zone}` as const, side: 'both' as const })),

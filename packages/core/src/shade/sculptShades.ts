@@ -60,7 +60,7 @@ export function sculptAsk(kind: SculptKind, skin: Lab, contrast: 'soft' | 'bold'
   };
   return {
     role,
-    title: kind,
+    title: term(kind),
     shade:
       kind === 'blush' ? { lab: [...flush(skin)] } : { relative: { to: 'skin', depthSteps: steps[kind] } },
     wants: { kinds: [kind], ...(kind === 'contour' ? { finishes: ['matte'] } : {}) },
