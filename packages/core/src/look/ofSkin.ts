@@ -1,9 +1,17 @@
 import { isAtEyesOrLips } from '../face';
 import type { LookStep } from './document';
 
+const LIDS: readonly string[] = ['zone.mobileLid', 'zone.crease', 'lid', 'innerLid', 'outerLid', 'openLid'];
+
 /** Whether a step primes the skin: a primer of lids or lips is none. */
 export const primesSkin = (step: Pick<LookStep, 'wants' | 'placements'>): boolean =>
   step.wants.kinds.includes('primer') && !isAtEyesOrLips(step);
+
+/** Whether a step primes the lids. */
+export const primesLids = (step: Pick<LookStep, 'wants' | 'placements'>): boolean =>
+  step.wants.kinds.includes('primer') &&
+  isAtEyesOrLips(step) &&
+  step.placements.some((p) => 'guide' in p && LIDS.includes(p.guide));
 
 /** Whether a step sets the skin with powder, and not only a lid. */
 export const setsSkin = (step: Pick<LookStep, 'role' | 'placements'>): boolean =>

@@ -24,7 +24,7 @@ import {
   type LookStep,
   type Occasion,
 } from '..';
-import { client, KIT, OCCASION, STAMP } from '../look.testing';
+import { client, id, KIT, OCCASION, STAMP } from '../look.testing';
 import { at, FULL, step } from './adapt.testing';
 
 const WEDDING: Occasion = {
@@ -599,5 +599,80 @@ describe('balm for the lips', () => {
     expect(told({ ...clean, note: 'Balm on the lips first.' })).toEqual([]);
     // A balm that cleanses is none.
     expect(told({ ...clean, title: 'Cleansing balm' })).toEqual(['Cleansing balm']);
+  });
+});
+
+describe('what is asked of a part is asked of what lies there', () => {
+  const noteOf = (features: Partial<Features>, one: LookStep, ...more: LookStep[]): string | undefined =>
+    named(see(features, OCCASION, { look: { ...FULL, steps: [...FULL.steps, one, ...more] } }), one.title)
+      ?.note;
+  const base = FULL.steps.find(({ role }) => role === 'base')!;
+
+  test('a beard, of a base on the face; neck and decollete have no hairs', () => {
+    const on = (...guides: (typeof GUIDE_NAMES)[number][]) => ({
+      ...base,
+      id: id(297),
+      title: 'Other base',
+      note: '',
+      placements: at(...guides),
+    });
+    expect(noteOf({ beard: true }, on('zone.wholeFace', 'zone.neck'))).toContain('above the beard');
+    expect(noteOf({ beard: true }, on('zone.chin'))).toContain('above the beard');
+    expect(noteOf({ beard: true }, on('zone.neck', 'zone.decollete'))).not.toContain('beard');
+  });
+
+  test('lash extensions, of what cleans the face; a scrub of lips is nowhere near', () => {
+    const scrub = step(298, { phase: 'clean', role: 'care', title: 'Scrub', wants: { kinds: ['prep'] } });
+    const worn = { lashes: 'extensions' } as const;
+    expect(noteOf(worn, { ...scrub, placements: at('zone.wholeFace') })).toContain('extensions');
+    expect(noteOf(worn, scrub)).toContain('extensions');
+    expect(noteOf(worn, { ...scrub, placements: at('lips') })).not.toContain('extensions');
+  });
+
+  test('oily lids, where the look does not prime them itself', () => {
+    const lid = step(299, {
+      phase: 'eyes',
+      role: 'eye',
+      title: 'Lid colour',
+      wants: { kinds: ['shadow'] },
+      placements: at('lid'),
+    });
+    const primer = (...guides: (typeof GUIDE_NAMES)[number][]) =>
+      step(300, {
+        phase: 'eyes',
+        role: 'care',
+        title: 'Primed',
+        wants: { kinds: ['primer'] },
+        placements: at(...guides),
+      });
+    const oily = { oily: ['lids'] } satisfies Partial<Features>;
+    expect(noteOf(oily, lid)).toContain('Lid primed');
+    expect(noteOf(oily, lid, primer('lips'))).toContain('Lid primed');
+    expect(noteOf(oily, lid, primer('zone.noseBridge'))).toContain('Lid primed');
+    for (const guide of ['lid', 'zone.mobileLid', 'openLid'] as const)
+      expect(noteOf(oily, lid, primer(guide))).not.toContain('Lid primed');
+  });
+
+  test('narrow temples, of a contour by guide or by zone, on the side that is narrow', () => {
+    const sides = (features: Partial<Features>, ...guides: (typeof GUIDE_NAMES)[number][]) => {
+      const contour = step(301, {
+        phase: 'sculpt',
+        role: 'contour',
+        title: 'Temples',
+        wants: { kinds: ['contour'] },
+        placements: at(...guides),
+      });
+      return named(
+        see(features, OCCASION, { look: { ...FULL, steps: [...FULL.steps, contour] } }),
+        'Temples',
+      )?.placements.map((p) => ('guide' in p ? `${p.guide} ${p.side}` : ''));
+    };
+    expect(sides({}, 'zone.temple')).toEqual(['zone.temple both']);
+    expect(sides({ narrowTemples: true }, 'zone.temple')).toBeUndefined();
+    expect(sides({ narrowTemples: true }, 'zone.temple', 'cheekContour')).toEqual(['cheekContour both']);
+    expect(sides({ right: { narrowTemples: true } }, 'zone.temple', 'foreheadContour')).toEqual([
+      'zone.temple left',
+      'foreheadContour left',
+    ]);
   });
 });

@@ -1,7 +1,8 @@
-import { measure, offSides, sidesWhere, type Features, type Side } from '../../face';
+import { isAtEyesOrLips, measure, offSides, sidesWhere, type Features, type Side } from '../../face';
 import { msg, term } from '../../messages';
 import type { LookStep } from '../document';
 import { laysBalm } from '../noteWords';
+import { primesLids } from '../ofSkin';
 import { exchanged, has, noted, rounded, sidesInWords, type Adapter, type GuideName } from './adapter';
 
 /** Shares of the face, hairline to chin, under and over which a forehead is small or high. */
@@ -37,8 +38,12 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     id: 'narrow temples',
     change: (step, { features }) => {
       const narrow = sidesWhere(features, ({ narrowTemples }) => narrowTemples);
-      const placements = offSides(step.placements, 'foreheadContour', narrow);
-      if (narrow.length === 0 || !has(step, 'foreheadContour')) return null;
+      const off = (['foreheadContour', 'zone.temple'] as const).filter((guide) => has(step, guide));
+      if (step.role !== 'contour' || narrow.length === 0 || off.length === 0) return null;
+      const placements = off.reduce<LookStep['placements']>(
+        (left, guide) => offSides(left, guide, narrow),
+        step.placements,
+      );
       if (
         placements.length === step.placements.length &&
         placements.every((p, i) => p === step.placements[i])
@@ -221,8 +226,8 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
   },
   {
     id: 'oily lids',
-    change: (step, { features }) => {
-      if (!features.oily.includes('lids') || step.role !== 'eye') return null;
+    change: (step, { features, look }) => {
+      if (!features.oily.includes('lids') || step.role !== 'eye' || look.steps.some(primesLids)) return null;
       const note = noted(step, msg`Lid primed and powdered first; the fold wiped before.`);
       return note === step.note
         ? null
@@ -341,7 +346,8 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
           why: msg`lash extensions are worn: no mascara, curler or band on them`,
           leftOut: true,
         };
-      if (step.role !== 'liner' && step.phase !== 'clean') return null;
+      const cleans = step.phase === 'clean' && !isAtEyesOrLips(step);
+      if (step.role !== 'liner' && !cleans) return null;
       const note = noted(
         step,
         step.phase === 'clean'

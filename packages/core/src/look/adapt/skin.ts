@@ -38,6 +38,12 @@ const isKind = (step: LookStep, kind: LookStep['wants']['kinds'][number]): boole
 /** Whether a step cares for the skin of the face: a balm for lips is none. */
 const moistens = (step: LookStep): boolean =>
   step.phase === 'clean' && isKind(step, 'prep') && !isAtEyesOrLips(step);
+const BELOW_THE_JAW: readonly GuideName[] = ['zone.neck', 'zone.decollete'];
+/** Whether all of a step lies on neck and decollete. */
+const isBelowTheJaw = (step: LookStep): boolean => {
+  const guides = guidesOf(step);
+  return guides.length > 0 && guides.every((guide) => BELOW_THE_JAW.includes(guide));
+};
 const places = (guides: readonly GuideName[]): LookStep['placements'] => [...new Set(guides)].map(both);
 /** Another colour difference of face and neck than this is seen at the jaw. */
 const NECK_DIFFERS = 3;
@@ -314,7 +320,7 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
           ? { words: msg`${step.title} left out`, why, leftOut: true }
           : { words: msg`Nothing under the beard`, why, set: { placements } };
       }
-      if (step.role !== 'base') return null;
+      if (step.role !== 'base' || isBelowTheJaw(step)) return null;
       const note = noted(step, msg`Stippled into the skin above the beard; kept off the hairs.`);
       return note === step.note
         ? null
