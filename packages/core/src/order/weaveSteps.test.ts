@@ -39,6 +39,27 @@ test('brows are worked while what lies on the face dries', () => {
   expect(woven.steps.map((s) => s.stepId)).toEqual([clean, primer, brows, base, finish].map((s) => s.id));
 });
 
+test.each([
+  ['brow', 'brows', 'brow'],
+  ['eye', 'eyes', 'lid'],
+  ['liner', 'eyes', 'liner'],
+  ['lash', 'lashes', 'lashes'],
+  ['lip', 'lips', 'lips'],
+  ['lip line', 'lips', 'lipLine'],
+] as const)('%s need not wait for the powder round it to settle, blush does', (role, phase, guide) => {
+  const powder = step(8, {
+    phase: 'set',
+    role: 'powder',
+    placements: place('zone.wholeFace'),
+    handsOnMinutes: 2,
+    waitMinutes: 3,
+  });
+  const lagBefore = (then: Step): number =>
+    linksOf([powder, then], who, SCHOOLS).reduce((most, { lagMinutes }) => Math.max(most, lagMinutes), 0);
+  expect(lagBefore(step(10, { phase, role, placements: place(guide) }))).toBe(0);
+  expect(lagBefore(step(10, { phase: 'powder', role: 'blush', placements: place('blushLifted') }))).toBe(3);
+});
+
 test('the wait that costs most is named', () => {
   const { savers } = weaveSteps([clean, primer, base, finish], who, SCHOOLS);
   expect(savers).toEqual([{ stepId: primer.id, minutes: 5 }]);

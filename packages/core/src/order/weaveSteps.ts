@@ -178,7 +178,7 @@ export function linksOf(steps: readonly Step[], client: Client, schools: Look['s
  * Brows, eyes, lashes and lips: what is laid over the face leaves them out, so they need not wait for it to
  * dry.
  */
-const FEATURES: readonly Step['role'][] = ['brow', 'eye', 'liner', 'lash', 'lip'];
+const FEATURES: readonly Step['role'][] = ['brow', 'eye', 'liner', 'lash', 'lip', 'lip line'];
 const passesBy = (face: Step, feature: Step): boolean =>
   FEATURES.includes(feature.role) && (face.phase === 'clean' || ON_FACE.includes(face.phase));
 
