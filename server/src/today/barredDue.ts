@@ -32,10 +32,10 @@ export function barredDue(
     const client = clients.find(({ id }) => id === written.client.id);
     if (!client || !coming.has(written.id)) return [];
     const chart = mindedNow(written, notedBy(client, today, now));
-    const told = chart.steps.flatMap(({ title, role, use }) =>
-      use.flatMap(({ product }) => {
-        const why = barredBecause(product, role, chart.client);
-        return why ? [msg`${title}: ${productName(product)} ${why}`] : [];
+    const told = chart.steps.flatMap((step) =>
+      step.use.flatMap(({ product }) => {
+        const why = barredBecause(product, step, chart.client);
+        return why ? [msg`${step.title}: ${productName(product)} ${why}`] : [];
       }),
     );
     const each = [...new Set(told)];

@@ -1,4 +1,4 @@
-import { GUIDE_NAMES, GUIDES_OF_SKIN, isAtEyesOrLips, type Placement } from '.';
+import { GUIDE_NAMES, GUIDES_OF_SKIN, isAtEyesOrLips, touchesEyes, type Placement } from '.';
 
 type GuideName = (typeof GUIDE_NAMES)[number];
 const at = (...guides: readonly GuideName[]): { placements: Placement[] } => ({
@@ -28,4 +28,16 @@ test('all of it lies there: one place of the skin, one drawn by hand or none at 
   ];
   expect(isAtEyesOrLips({ placements: [{ outline, featherMm: 2, side: 'both' }] })).toBe(false);
   for (const guides of Object.values(GUIDES_OF_SKIN)) expect(isAtEyesOrLips(at(...guides))).toBe(false);
+});
+
+test('lids and lashes are touched by any one place of theirs; brows, and what lies beside, are not the eyes', () => {
+  expect(GUIDE_NAMES.filter((guide) => touchesEyes(at(guide).placements)).sort()).toEqual(
+    [
+      ...['lid', 'innerLid', 'outerLid', 'lidCentre', 'socket', 'openLid', 'lowerLashes', 'lowerLine'],
+      ...['liner', 'tightLine', 'lashes', 'zone.mobileLid', 'zone.crease'],
+    ].sort(),
+  );
+  expect(touchesEyes(at('zone.wholeFace', 'zone.mobileLid').placements)).toBe(true);
+  expect(touchesEyes(at('zone.wholeFace', 'zone.underEye', 'brow').placements)).toBe(false);
+  expect(touchesEyes([])).toBe(false);
 });

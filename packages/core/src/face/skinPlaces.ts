@@ -41,6 +41,15 @@ export const isAtEyesOrLips = ({ placements }: { readonly placements: readonly P
       'guide' in p && (EYE_ZONES.includes(p.guide) || AT_EYES_OR_LIPS.includes(guideNamed(p.guide).kind)),
   );
 
+const AT_EYES: readonly LayerKind[] = ['eye', 'liner', 'lash'];
+const LID_ZONES: readonly GuideName[] = ['zone.mobileLid', 'zone.crease'];
+
+/** Whether any of what is placed by guides lies at lids or lashes. */
+export const touchesEyes = (placements: readonly Placement[]): boolean =>
+  placements.some(
+    (p) => 'guide' in p && (LID_ZONES.includes(p.guide) || AT_EYES.includes(guideNamed(p.guide).kind)),
+  );
+
 /** Whether a guide lies over such a place. */
 export function liesOver(guide: GuideName, place: SkinPlace): boolean {
   const wide = WIDE[guide];

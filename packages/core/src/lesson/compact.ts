@@ -289,9 +289,9 @@ const barredUses = (
   productId: string,
   client: Chart['client'],
 ): readonly { readonly product: ProductSnapshot; readonly why: string }[] =>
-  steps.flatMap(({ role, use }) =>
-    use.flatMap(({ product }) => {
-      const why = product.id === productId ? barredBecause(product, role, client) : null;
+  steps.flatMap((step) =>
+    step.use.flatMap(({ product }) => {
+      const why = product.id === productId ? barredBecause(product, step, client) : null;
       return why === null ? [] : [{ product, why }];
     }),
   );

@@ -126,9 +126,9 @@ const whyLeft = (step: Step, { keep }: LessonAsk): string =>
   keep ? LEFT_OUT.chosen : cleans(step) ? LEFT_OUT.clean : LEFT_OUT.minutes;
 
 /** What a client must not have, by what is noted of them: told to whoever puts the lesson together. */
-function notForThem({ use, role }: Step, client: Chart['client']): string | null {
-  for (const { product } of use) {
-    const why = barredBecause(product, role, client);
+function notForThem(step: Step, client: Chart['client']): string | null {
+  for (const { product } of step.use) {
+    const why = barredBecause(product, step, client);
     if (why) return `${productName(product)}: ${why}.`;
   }
   return null;

@@ -72,9 +72,9 @@ export function renewedCompact(compact: Compact, before: Chart, after: Chart, to
   if (stepIds.length === 0) return null;
   const steps = after.steps.filter(({ id }) => stepIds.includes(id));
   const now = new Map(
-    steps.flatMap(({ role, use }) =>
-      use.flatMap(({ product }) =>
-        barredBecause(product, role, after.client) === null ? [[product.id, product] as const] : [],
+    steps.flatMap((step) =>
+      step.use.flatMap(({ product }) =>
+        barredBecause(product, step, after.client) === null ? [[product.id, product] as const] : [],
       ),
     ),
   );

@@ -28,6 +28,18 @@ const context = (more: Partial<FitContext> = {}): FitContext => ({
 const fit = (who = client(), kit = KIT): Chart => fitLook(LOOK, who, kit, OCCASION, STAMP).chart;
 const stepOf = (chart: Chart, title: string) => chart.steps.find((s) => s.title === title)!;
 const [base, contour] = LOOK.steps;
+/** A step of care that asks for a kind, on the lids where nothing else is said. */
+const onLids = (
+  kind: 'primer' | 'highlight',
+  guide: 'zone.mobileLid' | 'zone.foreheadCentre' = 'zone.mobileLid',
+) => ({
+  ...base!,
+  role: 'care' as const,
+  phase: 'eyes' as const,
+  shade: null,
+  wants: { kinds: [kind] },
+  placements: [{ guide, side: 'both' as const }],
+});
 
 test('the target weighs face, neck and decollete, and leaves out what is not read', () => {
   const { skin } = client();
@@ -119,8 +131,27 @@ test.each([
     'allows nothing natural',
   ],
   ['not for the eye', product(50, 'mascara', SKIN), LOOK.steps[5]!, {}, 'eye area'],
+  ['a primer that is not for the eye', product(50, 'primer', null), onLids('primer'), {}, 'eye area'],
+  [
+    'a loose shimmer on the lids of lenses',
+    product(50, 'highlight', SKIN, { texture: 'loose', finish: 'shimmer', eyeSafe: true }),
+    onLids('highlight'),
+    { client: client(SKIN, { features: { lenses: true } }) },
+    'sheds into contact lenses',
+  ],
 ])('%s is left out, with the reason', (_, candidate, step, more, reason) => {
   expect(excludedBecause(candidate, step, context(more))).toContain(reason);
+});
+
+test('a primer of lids is one that is meant for the eye, or none; the skin takes either', () => {
+  const plain = product(50, 'primer', null, { eyeSafe: false });
+  const meant = product(51, 'primer', null, { eyeSafe: true });
+  const taken = (step: ReturnType<typeof onLids>, ...products: (typeof plain)[]) =>
+    proposeProducts(step, context({ kit: kitOf(...products) })).map(({ use }) => use[0]!.product.id);
+  expect(taken(onLids('primer'), plain, meant)).toEqual([meant.id]);
+  expect(taken(onLids('primer'), plain)).toEqual([]);
+  const onSkin = onLids('primer', 'zone.foreheadCentre');
+  expect([...taken(onSkin, plain, meant)].sort()).toEqual([plain.id, meant.id].sort());
 });
 
 test('units past their shelf life are not used', () => {

@@ -1,4 +1,4 @@
-import { excludedBecause, type Substitute } from '../shade';
+import { excludedBecause, roleThere, type Substitute } from '../shade';
 import { productName, snapshotOf, type Kit } from '../kit';
 import { MOST_DOSE, MOST_IN_A_STEP, type Chart, type Step, type Use } from './document';
 import { contextOf } from './studioContext';
@@ -33,7 +33,7 @@ export const rolesOfUse = (chart: Pick<Chart, 'steps'>, productId: string): read
   ...new Set(
     chart.steps
       .filter(({ use }) => use.some(({ product }) => product.id === productId))
-      .map(({ role }) => role),
+      .map(roleThere),
   ),
 ];
 

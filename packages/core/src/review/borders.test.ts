@@ -130,6 +130,13 @@ const greyed = (place: Guide, before: 'conceal' | 'contour'): Scene => {
 const powdered = (guides: Guide[]): Scene =>
   one(withStep('powder', { placements: guides.map((guide) => ({ guide, side: 'both' as const })) }));
 const oilyAnd = ({ chart, kit }: Scene): Scene => scene(withFeatures({ oily: ['forehead'] }, chart), kit);
+const loose = (guides: Guide[]): Scene =>
+  other(
+    'highlight',
+    { texture: 'loose', finish: 'shimmer' },
+    { placements: guides.map((guide) => ({ guide, side: 'both' as const })) },
+    withFeatures({ lenses: true }),
+  );
 const primed = (guides: Guide[], more: Partial<Product> = {}): Scene =>
   other(
     'primer',
@@ -269,6 +276,24 @@ const CASES: readonly Case[] = [
     'nor does it set skin',
     () => oilyAnd(powdered(['zone.foreheadCentre'])),
     () => oilyAnd(powdered(['zone.mobileLid'])),
+  ],
+  [
+    'not-for-eyes',
+    'by where it lies, whatever layer it is',
+    () => primed(['zone.foreheadCentre', 'zone.underEye'], { eyeSafe: false }),
+    () => primed(['zone.foreheadCentre', 'zone.mobileLid'], { eyeSafe: false }),
+  ],
+  [
+    'not-for-eyes',
+    'what is meant for them',
+    () => primed(['lid'], { eyeSafe: true }),
+    () => primed(['lid'], { eyeSafe: false }),
+  ],
+  [
+    'lenses',
+    'loose shimmer on the lids by any layer',
+    () => loose(['cheekboneLight']),
+    () => loose(['lidCentre']),
   ],
   [
     'no-primer-on-oily',

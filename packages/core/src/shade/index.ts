@@ -3,6 +3,8 @@ export { DEFAULT_WEIGHTS, skinTarget, type TargetWeights } from './skinTarget';
 export { isColoured, mixTableOf, type Coloured } from './mixTables';
 export {
   barredBecause,
+  laidAtEyes,
+  roleThere,
   excludedBecause,
   filteredBecause,
   sensitivitiesOf,

@@ -1,6 +1,6 @@
 import { matchAllergens, patchSpeaksAgainst, toBeMinded, type PatchMinded } from '../care';
 import type { Coverage } from '../colour';
-import type { Features, Landmarks } from '../face';
+import { touchesEyes, type Features, type Landmarks } from '../face';
 import {
   shelfLife,
   type Family,
@@ -162,7 +162,18 @@ export function unitToTake(product: Product, context: Pick<ShadeContext, 'kit' |
   return taken;
 }
 
-const AT_EYES: readonly string[] = ['eye', 'liner', 'lash'];
+const AT_EYES: readonly ShadeAsk['role'][] = ['eye', 'liner', 'lash'];
+/** What is laid, and where: what is said of no place is judged by its kind of layer. */
+export type LaidWhere = Pick<ShadeAsk, 'role'> & Partial<Pick<ShadeAsk, 'placements'>>;
+
+/**
+ * The kind of layer a step is to what must not come to the eyes: a primer, a powder or a light on the lids is
+ * there, whatever it is called.
+ */
+export const roleThere = ({ role, placements = [] }: LaidWhere): ShadeAsk['role'] =>
+  !AT_EYES.includes(role) && touchesEyes(placements) ? 'eye' : role;
+/** Whether a step comes to the eyes, by its kind of layer or by where it lies. */
+export const laidAtEyes = (step: LaidWhere): boolean => AT_EYES.includes(roleThere(step));
 
 /**
  * Why a product cannot be used for a step at all, or null when it can: one rule for proposing, matching,
@@ -170,7 +181,7 @@ const AT_EYES: readonly string[] = ['eye', 'liner', 'lash'];
  */
 export function excludedBecause(
   product: Product,
-  step: Pick<ShadeAsk, 'wants' | 'role'>,
+  step: Pick<ShadeAsk, 'wants'> & LaidWhere,
   context: ShadeContext,
 ): string | null {
   if (!step.wants.kinds.includes(product.kind))
@@ -182,21 +193,21 @@ export function excludedBecause(
   if (forbids?.finishes.includes(product.finish)) return msg`the look allows nothing ${term(product.finish)}`;
   if (step.role === 'contour' && (product.finish === 'shimmer' || product.finish === 'dewy'))
     return msg`${term(product.finish)}: shine undoes a shadow`;
-  return refusedThere(context.client, product, step.role);
+  return refusedThere(context.client, product, step);
 }
 
 type Laid = Pick<Product, 'kind' | 'texture' | 'finish'> & { readonly eyeSafe?: boolean };
 
 /**
- * Why somebody must not meet a product in a step of such a role; null when they may. What is not stated of it
+ * Why somebody must not meet a product in such a step; null when they may. What is not stated of it
  * is no reason.
  */
 function refusedThere(
   { features: { lenses, age } }: Pick<ShadeClient, 'features'>,
   { kind, texture, finish, eyeSafe }: Laid,
-  role: ShadeAsk['role'],
+  step: LaidWhere,
 ): string | null {
-  const atEyes = AT_EYES.includes(role);
+  const atEyes = laidAtEyes(step);
   if (atEyes && eyeSafe === false) return msg`not meant for the eye area`;
   if (lenses && atEyes && texture === 'loose' && finish === 'shimmer')
     return msg`loose shimmer sheds into contact lenses`;
@@ -209,12 +220,12 @@ function refusedThere(
  */
 export function barredBecause(
   product: ProductSnapshot,
-  role: ShadeAsk['role'],
+  step: LaidWhere,
   client: Pick<ShadeClient, 'sensitivities' | 'features' | 'patchTests'>,
 ): string | null {
   const extended = client.features.lashes === 'extensions' && OVER_LASHES.includes(product.kind);
   if (extended) return msg`lash extensions are worn`;
-  return refusedBy(client, product) ?? refusedThere(client, product, role);
+  return refusedBy(client, product) ?? refusedThere(client, product, step);
 }
 
 /** What is not laid on lash extensions. */

@@ -4,10 +4,9 @@ import { isWet, shelfLife } from '../../kit';
 import { listedFew } from '../../listed';
 import { says, TOOLS_TO_MIND, withoutStep, type Step } from '../../look';
 import { messagesIn, msg, term } from '../../messages';
-import { impossibleBecause, sensitivitiesOf } from '../../shade';
+import { impossibleBecause, laidAtEyes, sensitivitiesOf } from '../../shade';
 import { changed, found, nameOf, type Fix, type Reviewed, type Rule } from '../rule';
 
-const AT_EYES: readonly string[] = ['eye', 'liner', 'lash'];
 const noteAdded = (s: Step, sentence: string): Step => ({
   ...s,
   note: s.note === '' ? sentence : `${s.note} ${sentence}`,
@@ -161,7 +160,7 @@ export const CARE_RULES: readonly Rule[] = messagesIn(
       why: 'At the eyes only products meant for them. Stop at any stinging.',
       find: (on) =>
         on.steps
-          .filter((s) => AT_EYES.includes(s.role))
+          .filter(laidAtEyes)
           .flatMap((s) =>
             on
               .products(s)
@@ -188,7 +187,7 @@ export const CARE_RULES: readonly Rule[] = messagesIn(
           ? on.steps
               .filter(
                 (s) =>
-                  AT_EYES.includes(s.role) &&
+                  laidAtEyes(s) &&
                   on
                     .products(s)
                     .some(
