@@ -30,7 +30,7 @@ const stepOf = (chart: Chart, title: string) => chart.steps.find((s) => s.title 
 const [base, contour] = LOOK.steps;
 /** A step of care that asks for a kind, on the lids where nothing else is said. */
 const onLids = (
-  kind: 'primer' | 'highlight',
+  kind: 'primer' | 'highlight' | 'concealer' | 'powder',
   guide: 'zone.mobileLid' | 'zone.foreheadCentre' = 'zone.mobileLid',
 ) => ({
   ...base!,
@@ -150,6 +150,11 @@ test('a primer of lids is one that is meant for the eye, or none; the skin takes
     proposeProducts(step, context({ kit: kitOf(...products) })).map(({ use }) => use[0]!.product.id);
   expect(taken(onLids('primer'), plain, meant)).toEqual([meant.id]);
   expect(taken(onLids('primer'), plain)).toEqual([]);
+  // What covers and sets is laid up to the lids by everybody.
+  for (const kind of ['concealer', 'powder'] as const) {
+    const covers = product(52, kind, SKIN, { eyeSafe: false });
+    expect(excludedBecause(covers, onLids(kind), context({}))).toBeNull();
+  }
   const onSkin = onLids('primer', 'zone.foreheadCentre');
   expect([...taken(onSkin, plain, meant)].sort()).toEqual([plain.id, meant.id].sort());
 });

@@ -31,9 +31,11 @@ export function substituted(
 /** What the steps of a chart that use a product are. */
 export const rolesOfUse = (chart: Pick<Chart, 'steps'>, productId: string): readonly Step['role'][] => [
   ...new Set(
-    chart.steps
-      .filter(({ use }) => use.some(({ product }) => product.id === productId))
-      .map(roleThere),
+    chart.steps.flatMap((step) =>
+      step.use
+        .filter(({ product }) => product.id === productId)
+        .map(({ product }) => roleThere(step, product.kind)),
+    ),
   ),
 ];
 

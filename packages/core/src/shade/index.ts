@@ -4,6 +4,7 @@ export { isColoured, mixTableOf, type Coloured } from './mixTables';
 export {
   barredBecause,
   laidAtEyes,
+  mustSuitEyes,
   roleThere,
   excludedBecause,
   filteredBecause,

@@ -166,14 +166,21 @@ const AT_EYES: readonly ShadeAsk['role'][] = ['eye', 'liner', 'lash'];
 /** What is laid, and where: what is said of no place is judged by its kind of layer. */
 export type LaidWhere = Pick<ShadeAsk, 'role'> & Partial<Pick<ShadeAsk, 'placements'>>;
 
-/**
- * The kind of layer a step is to what must not come to the eyes: a primer, a powder or a light on the lids is
- * there, whatever it is called.
- */
-export const roleThere = ({ role, placements = [] }: LaidWhere): ShadeAsk['role'] =>
-  !AT_EYES.includes(role) && touchesEyes(placements) ? 'eye' : role;
 /** Whether a step comes to the eyes, by its kind of layer or by where it lies. */
-export const laidAtEyes = (step: LaidWhere): boolean => AT_EYES.includes(roleThere(step));
+export const laidAtEyes = ({ role, placements = [] }: LaidWhere): boolean =>
+  AT_EYES.includes(role) || touchesEyes(placements);
+/** What covers and sets the skin is laid up to the lids by everybody: there it is judged as what it is. */
+const UP_TO_THE_LIDS: readonly ProductKind[] = ['corrector', 'base', 'adjuster', 'concealer', 'powder'];
+
+/**
+ * The kind of layer a product is to what must not come to the eyes: a primer or a light on the lids is there,
+ * whatever its step is called.
+ */
+export const roleThere = (step: LaidWhere, kind: ProductKind): ShadeAsk['role'] =>
+  !AT_EYES.includes(step.role) && laidAtEyes(step) && !UP_TO_THE_LIDS.includes(kind) ? 'eye' : step.role;
+/** Whether a product of a kind has to be one that is meant for the eyes, in such a step. */
+export const mustSuitEyes = (step: LaidWhere, kind: ProductKind): boolean =>
+  AT_EYES.includes(roleThere(step, kind));
 
 /**
  * Why a product cannot be used for a step at all, or null when it can: one rule for proposing, matching,
@@ -207,9 +214,8 @@ function refusedThere(
   { kind, texture, finish, eyeSafe }: Laid,
   step: LaidWhere,
 ): string | null {
-  const atEyes = laidAtEyes(step);
-  if (atEyes && eyeSafe === false) return msg`not meant for the eye area`;
-  if (lenses && atEyes && texture === 'loose' && finish === 'shimmer')
+  if (eyeSafe === false && mustSuitEyes(step, kind)) return msg`not meant for the eye area`;
+  if (lenses && laidAtEyes(step) && texture === 'loose' && finish === 'shimmer')
     return msg`loose shimmer sheds into contact lenses`;
   return age === 'child' && kind === 'lashes' ? msg`no lashes on a child` : null;
 }

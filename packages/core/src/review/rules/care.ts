@@ -4,7 +4,7 @@ import { isWet, shelfLife } from '../../kit';
 import { listedFew } from '../../listed';
 import { says, TOOLS_TO_MIND, withoutStep, type Step } from '../../look';
 import { messagesIn, msg, term } from '../../messages';
-import { impossibleBecause, laidAtEyes, sensitivitiesOf } from '../../shade';
+import { impossibleBecause, laidAtEyes, mustSuitEyes, sensitivitiesOf } from '../../shade';
 import { changed, found, nameOf, type Fix, type Reviewed, type Rule } from '../rule';
 
 const noteAdded = (s: Step, sentence: string): Step => ({
@@ -159,23 +159,16 @@ export const CARE_RULES: readonly Rule[] = messagesIn(
       severity: 'stop',
       why: 'At the eyes only products meant for them. Stop at any stinging.',
       find: (on) =>
-        on.steps
-          .filter(laidAtEyes)
-          .flatMap((s) =>
-            on
-              .products(s)
-              .flatMap((p) =>
-                (on.kit?.products.find((k) => k.id === p.id)?.eyeSafe ?? p.eyeSafe) === false
-                  ? [
-                      found(
-                        [s],
-                        msg`${nameOf(p)} is not noted as meant for the eye area.`,
-                        anotherOrOut(on, s),
-                      ),
-                    ]
-                  : [],
-              ),
-          ),
+        on.steps.flatMap((s) =>
+          on
+            .products(s)
+            .filter((p) => mustSuitEyes(s, p.kind))
+            .flatMap((p) =>
+              (on.kit?.products.find((k) => k.id === p.id)?.eyeSafe ?? p.eyeSafe) === false
+                ? [found([s], msg`${nameOf(p)} is not noted as meant for the eye area.`, anotherOrOut(on, s))]
+                : [],
+            ),
+        ),
     },
     {
       id: 'lenses',
