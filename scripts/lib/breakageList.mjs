@@ -568,7 +568,7 @@ export const BREAKAGES = [
   ),
   care(
     'a new season fills a tin with what must not be met',
-    'barredBecause(product, role, after.client) === null ?',
+    'barredBecause(product, step, after.client) === null ?',
     'true ?',
     'packages/core/src/lesson/seasons.ts',
   ),
@@ -592,7 +592,7 @@ export const BREAKAGES = [
   ),
   careAtServer(
     'Today is silent on what a coming chart holds',
-    'barredBecause(product, role, chart.client)',
+    'barredBecause(product, step, chart.client)',
     'null',
     'server/src/today/barredDue.ts',
   ),
