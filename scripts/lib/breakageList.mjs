@@ -26,6 +26,11 @@ const care = topic('care', [
   'day/party',
   'lesson/',
 ]);
+const byPlace = topic(
+  'care',
+  ['core', 'look/look.test', 'look/adapt/', 'look/schools', 'review/borders', 'review/notes'],
+  'packages/core/src/shade/usable.ts',
+);
 const told = topic('language', ['core', 'messages/'], 'packages/core/src/messages/msg.ts');
 const toldByServer = topic('language', ['server', 'language.test'], 'server/src/http/language.ts');
 const translated = topic('language', ['languages', 'languages.test'], 'packages/languages/src/translator.ts');
@@ -589,6 +594,23 @@ export const BREAKAGES = [
     'await chartNow(tx, await chartVersion(tx, link.chart_id, version), services.clock()),',
     'await chartVersion(tx, link.chart_id, version),',
     'server/src/lessons/routes.ts',
+  ),
+  byPlace(
+    'lids: only what is called eye make-up is asked whether it is meant for eyes',
+    'AT_EYES.includes(role) || touchesEyes(placements);',
+    'AT_EYES.includes(role);',
+  ),
+  byPlace(
+    'lids: their primer is the skin’s',
+    "step.wants.kinds.includes('primer') && !isAtEyesOrLips(step);",
+    "step.wants.kinds.includes('primer');",
+    'packages/core/src/look/ofSkin.ts',
+  ),
+  byPlace(
+    'a note on latex is taken for one on nickel',
+    "without('nickel', 'nikel')",
+    "without('latex', 'lateks')",
+    'packages/core/src/look/noteWords.ts',
   ),
   careAtServer(
     'Today is silent on what a coming chart holds',
