@@ -164,7 +164,7 @@ export function unitToTake(product: Product, context: Pick<ShadeContext, 'kit' |
 
 const AT_EYES: readonly ShadeAsk['role'][] = ['eye', 'liner', 'lash'];
 /** What is laid, and where: what is said of no place is judged by its kind of layer. */
-export type LaidWhere = Pick<ShadeAsk, 'role'> & Partial<Pick<ShadeAsk, 'placements'>>;
+type LaidWhere = Pick<ShadeAsk, 'role'> & Partial<Pick<ShadeAsk, 'placements'>>;
 
 /** Whether a step comes to the eyes, by its kind of layer or by where it lies. */
 export const laidAtEyes = ({ role, placements = [] }: LaidWhere): boolean =>
@@ -206,8 +206,8 @@ export function excludedBecause(
 type Laid = Pick<Product, 'kind' | 'texture' | 'finish'> & { readonly eyeSafe?: boolean };
 
 /**
- * Why somebody must not meet a product in such a step; null when they may. What is not stated of it
- * is no reason.
+ * Why somebody must not meet a product in such a step; null when they may. What is not stated of it is no
+ * reason.
  */
 function refusedThere(
   { features: { lenses, age } }: Pick<ShadeClient, 'features'>,

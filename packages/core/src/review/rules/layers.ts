@@ -514,14 +514,10 @@ function fewerUnderEye(layers: readonly Step[]): Fix | undefined {
   ];
   const tooMany = layers.reduce((sum, s) => sum + layersOf(s), 0) - AFFORDS.underEye;
   const taken = enoughOf(ways, tooMany);
-  const otherwise = enoughOf([...ways].reverse(), tooMany);
-  const applied = (chosen: readonly { apply: Fix['apply'] }[], chart: Chart): Chart =>
-    chosen.reduce((next, { apply }) => apply(next), chart);
-  return taken && otherwise
+  return taken
     ? {
         label: taken.map(({ label }) => label).join('; '),
-        apply: (chart) => applied(taken, chart),
-        others: (chart) => [applied(otherwise, chart)],
+        apply: (chart) => taken.reduce((next, { apply }) => apply(next), chart),
       }
     : undefined;
 }

@@ -26,9 +26,12 @@ const oilyOf = (on: Reviewed): readonly Features['oily'][number][] =>
 const placesOf = (zones: readonly Features['oily'][number][]): Placement[] =>
   zones.flatMap((zone) => GUIDES_OF_SKIN[zone]).map((guide) => ({ guide, side: 'both' as const }));
 
-/** Whether a step holds the skin's shine back: a primer, and not one that shines itself. */
-const mattifies = (on: Reviewed, step: Step): boolean =>
-  on.products(step).some((p) => p.kind === 'primer' && !isShiny(p));
+/** The steps that prime the skin: a primer for lids or lips does nothing for the forehead. */
+const primersOf = (on: Reviewed): readonly Step[] =>
+  on.steps.filter((s) => on.products(s).some((p) => p.kind === 'primer') && !isAtEyesOrLips(s));
+/** Those of them that hold its shine back, since they do not shine themselves. */
+const mattifiersOf = (on: Reviewed): readonly Step[] =>
+  primersOf(on).filter((s) => on.products(s).some((p) => p.kind === 'primer' && !isShiny(p)));
 
 /** A step added with the kit's best product for it; undefined where the kit has none. */
 function added(
@@ -167,13 +170,8 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
       find: (on) => {
         const oily = oilyOf(on);
         const base = on.steps.find((s) => s.role === 'base');
-        // A primer for lids or lips does nothing for the forehead.
-        const primers = on.steps.filter(
-          (s) => on.products(s).some((p) => p.kind === 'primer') && !isAtEyesOrLips(s),
-        );
-        const primer = primers[0];
-        const mattified = primers.some((s) => mattifies(on, s));
-        if (oily.length === 0 || !base || mattified) return [];
+        const primer = primersOf(on)[0];
+        if (oily.length === 0 || !base || mattifiersOf(on).length > 0) return [];
         const isMatte = finishIs('matte');
         const step: Step = {
           ...newStep('base', idBeside(base.id, 'a1'), placesOf(oily)),
@@ -202,7 +200,8 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
       severity: 'note',
       why: 'Each zone that gets oily is primed or set: what is done on the forehead does not hold the nose.',
       find: (on) => {
-        const held = on.steps.filter((s) => setsSkin(s) || (mattifies(on, s) && !isAtEyesOrLips(s)));
+        const mattifiers = mattifiersOf(on);
+        const held = on.steps.filter((s) => setsSkin(s) || mattifiers.includes(s));
         const base = on.steps.find((s) => s.role === 'base');
         if (!base || held.length === 0) return [];
         const left = oilyOf(on).filter(
