@@ -222,7 +222,7 @@ test('sentences beside it, order, capitals and apostrophes change nothing', () =
           expect.arrayContaining([...expected]),
         );
         for (const heed of heedsOf({ conditions: sentences.join(joint) }, '', '2031-05-14'))
-          expect(beside.some((other) => heed.said.includes(other))).toBe(false);
+          expect(beside.filter((other) => heed.said.split('; ').includes(other))).toEqual([]);
       },
     ),
     { numRuns: 300 },
