@@ -365,8 +365,11 @@ describe('review and time', () => {
 
   test('findings come with their fix by name, and the fix is found again and applied', () => {
     expect(heavyBase.fix).toBe('Halve it');
-    expect(fixed(heavy, KIT, {}, heavyBase).steps[0]!.doseMgPerCm2).toBe(0.75);
-    expect(fixed(heavy, KIT, {}, { rule: 'no-such-rule', stepIds: [] })).toBe(heavy);
+    expect(fixed(heavy, KIT, {}, heavyBase)).toMatchObject({
+      done: 'Halve it',
+      chart: { steps: [{ doseMgPerCm2: 0.75 }] },
+    });
+    expect(fixed(heavy, KIT, {}, { rule: 'no-such-rule', stepIds: [] })).toBeNull();
     expect(
       fittingJobs
         .review({ chart: heavy, kit: KIT, grades: { 'heavy-base': 'off' } })

@@ -19,6 +19,7 @@ import {
   usualOccasion,
   type Chart,
   type ClientSnapshot,
+  type Step,
 } from '@toile/core';
 import { client, FULL, kit, one, SEED } from './any.testing';
 import { idFor } from './ids';
@@ -63,6 +64,29 @@ test('any kit, anybody and any day end in a chart that can be kept, each fix of 
     { numRuns: 40, seed: SEED },
   );
 });
+
+test('a product that is put in is the one that is named, also where the first would raise something else', () => {
+  let otherwise = 0;
+  fc.assert(
+    fc.property(one(STARTER_LOOKS), client, client, kit, (look, who, later, kit) => {
+      const worn = fitLook(look, who, FULL, usualOccasion('party', '2031-05-14'), stamp('any chart')).chart;
+      const chart = { ...worn, client: later, occasion: usualOccasion('wedding', '2031-05-14') };
+      for (const { fix, stepIds } of reviewChart(chart, kit)) {
+        if (!fix) continue;
+        const { chart: mended, done } = fix.mend(chart);
+        if (done === fix.label) continue;
+        otherwise++;
+        const put = mended.steps.filter(({ id }) => stepIds.includes(id)).map(namesIn);
+        expect(put).toContain(done);
+        expect(put).not.toContain(fix.label);
+      }
+    }),
+    { numRuns: 10, seed: SEED },
+  );
+  expect(otherwise).toBeGreaterThan(0);
+});
+const namesIn = ({ use }: Step): string =>
+  `Take ${use.map(({ product }) => `${product.line} ${product.shade}`).join(' with ')}`;
 
 test('repeated on whoever, with whatever the kit has become, taken home and printed it holds too', () => {
   fc.assert(

@@ -17,6 +17,7 @@ import { useLearned, useRefresh } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Column, Label, Line, Subheading } from '../../ui';
 import { askShades } from '../../workers';
+import { useMinded } from '../clients/useMinded';
 import { kitOfLine, linesOf } from './learnedView';
 
 type LearnedPanelProps = {
@@ -35,6 +36,7 @@ type LearnedPanelProps = {
 export function LearnedPanel({ chart, kit, onTry }: LearnedPanelProps) {
   const evidence = useLearned(chart.client.id);
   const refresh = useRefresh();
+  const minded = useMinded(chart);
   const { busy, failure, save } = useSaving(msg`It was not kept. Try again.`);
   const [none, setNone] = useState<string | null>(null);
   const lines = useMemo(() => linesOf(kit), [kit]);
@@ -54,7 +56,7 @@ export function LearnedPanel({ chart, kit, onTry }: LearnedPanelProps) {
     });
   const take = (one: LearnedProposal): Promise<unknown> =>
     save(async () => {
-      const next = await withOffer(chart, kit, one);
+      const next = await withOffer(chart, minded, kit, one);
       if (next) onTry(next, one);
       setNone(next ? null : one.offer);
     });
@@ -99,20 +101,26 @@ const offerWords = ({ offer, now, change }: LearnedProposal): string =>
 
 /**
  * The chart as a proposal would have it: another amount, without a step, or with the offered line in the
- * shade of the kit that stands in best; null when none can.
+ * shade of the kit that stands in best; null when none can. `minded` is the chart with what was noted of its
+ * client since.
  */
-async function withOffer(chart: Chart, kit: Kit, proposal: LearnedProposal): Promise<Chart | null> {
+async function withOffer(
+  chart: Chart,
+  minded: Chart,
+  kit: Kit,
+  proposal: LearnedProposal,
+): Promise<Chart | null> {
   const { stepId, offer, change } = proposal;
   if (change.kind !== 'line') return asHabit(chart, proposal);
   const step = chart.steps.find((one) => one.id === stepId);
   const product = kit.products.find((one) => one.id === step?.use[0]?.product.id);
   if (!step || !product) return null;
   const [best] = await askShades('substitute', {
-    context: contextOf(chart, kitOfLine(kit, offer)),
+    context: contextOf(minded, kitOfLine(kit, offer)),
     product,
     options: {
       count: 1,
-      roles: [step.role],
+      steps: [step],
       notPacked: [product.id],
       ...(step.doseMgPerCm2 > 0 ? { doseMgPerCm2: step.doseMgPerCm2 } : {}),
     },

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { acceptFinding, msg, type Chart, type Kit } from '@toile/core';
 import { Body, Column, Label, Subheading } from '../../ui';
 import type { ReviewLine } from '../../workers/fittingJobs';
@@ -25,16 +25,23 @@ type ReviewPanelProps = {
 export function ReviewPanel({ chart, kit, answer, editable, onChange, onSelect }: ReviewPanelProps) {
   const grades = useGrades();
   const minded = useMinded(chart);
+  const [otherwise, setOtherwise] = useState<string | null>(null);
   if (!answer || !kit) return <Label>{msg`Looking the chart over`}</Label>;
   const lines = openLines(answer);
   const accepted = acceptedLines(answer);
   const grave = lines.some((l) => l.severity === 'stop');
+  const fix = (line: ReviewLine): void => {
+    const mended = fixed(chart, kit, grades, line, minded);
+    if (!mended) return;
+    setOtherwise(mended.done === line.fix ? null : mended.done);
+    onChange(mended.chart);
+  };
   const row = (line: ReviewLine): ReactNode => (
     <FindingRow
       key={`${line.rule} ${line.stepIds.join()}`}
       line={line}
       editable={editable}
-      onFix={() => onChange(fixed(chart, kit, grades, line, minded))}
+      onFix={() => fix(line)}
       onAccept={(why) => onChange(acceptFinding(chart, { ...line, fix: null }, why))}
       onSelect={() => line.stepIds[0] && onSelect(line.stepIds.at(-1)!)}
     />
@@ -42,6 +49,11 @@ export function ReviewPanel({ chart, kit, answer, editable, onChange, onSelect }
   return (
     <Column gap="$2" role="group" aria-label={msg`Review`}>
       <Body color={grave ? '$madder' : '$ink'}>{msg`Looked over: ${reviewInWords(lines)}.`}</Body>
+      <Column role="status">
+        {otherwise === null ? null : (
+          <Body color="$moss">{msg`✓ ${otherwise}: done instead, what was offered would raise something else.`}</Body>
+        )}
+      </Column>
       {gathered(lines).map((alike) =>
         alike.length === 1 ? (
           row(alike[0]!)

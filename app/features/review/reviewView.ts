@@ -6,6 +6,7 @@ import {
   reviewChart,
   type Chart,
   type Kit,
+  type Mended,
   type RuleGrades,
   type Severity,
 } from '@toile/core';
@@ -54,8 +55,8 @@ export function reviewInWords(lines: readonly ReviewLine[]): string {
 }
 
 /**
- * The chart with a finding's fix applied; unchanged when the finding is gone. `minded` is the chart with what
- * was noted of its client since: found and mended by that, and kept as it was written.
+ * The chart with a finding's fix applied, and what was done; null when the finding is gone. `minded` is the
+ * chart with what was noted of its client since: found and mended by that, and kept as it was written.
  */
 export function fixed(
   chart: Chart,
@@ -63,9 +64,11 @@ export function fixed(
   grades: RuleGrades,
   line: Pick<ReviewLine, 'rule' | 'stepIds'>,
   minded: Chart = chart,
-): Chart {
+): Mended | null {
   const finding = reviewChart(minded, kit, grades).find(
     (f) => f.rule === line.rule && f.stepIds.join() === line.stepIds.join(),
   );
-  return finding?.fix ? { ...finding.fix.apply(minded), client: chart.client } : chart;
+  if (!finding?.fix) return null;
+  const { chart: mended, done } = finding.fix.mend(minded);
+  return { chart: { ...mended, client: chart.client }, done };
 }

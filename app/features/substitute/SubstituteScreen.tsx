@@ -8,7 +8,7 @@ import {
   PLAIN_FEATURES,
   plural,
   productName,
-  rolesOfUse,
+  stepsUsing,
   type Chart,
   type Kit,
   type Product,
@@ -216,7 +216,7 @@ function requestFor(kit: Kit, product: Product, chart: Chart | null, packed: boo
   const context: ShadeContext = chart ? contextOf(chart, kit) : { client: NO_ONE, kit, date: todayText() };
   const dose = chart?.steps.find((s) => s.use.some((u) => u.product.id === product.id));
   const options = {
-    ...(chart ? { roles: rolesOfUse(chart, product.id) } : {}),
+    ...(chart ? { steps: stepsUsing(chart, product.id) } : {}),
     ...(packed ? {} : { notPacked: [product.id] }),
     ...(dose && dose.doseMgPerCm2 > 0 ? { doseMgPerCm2: dose.doseMgPerCm2 } : {}),
   };

@@ -108,7 +108,7 @@ function OtherProduct({
             product,
             options: {
               count: 12,
-              roles: [step.role],
+              steps: [step],
               notPacked: step.use.map((use) => use.product.id),
               ...(step.doseMgPerCm2 > 0 ? { doseMgPerCm2: step.doseMgPerCm2 } : {}),
             },

@@ -87,7 +87,7 @@ export { AFTER_AIRBRUSH, airbrushInWords, FLOW_DOSE, howInWords } from './howInW
 export { amountAsked, type AmountAsked } from './amountAsked';
 export { amountsInAll, toolsForFace, type AmountInAll, type ToolInAll } from './amountsInAll';
 export { stepsOfVariant, variedStep, withoutVariant, withVariant } from './variants';
-export { rolesOfUse, substituted, substituteInChart, substituteRefused } from './substituteInChart';
+export { stepsUsing, substituted, substituteInChart, substituteRefused } from './substituteInChart';
 export {
   lookFromChart,
   PARTS,

@@ -1,5 +1,5 @@
 import { substitute } from '../shade';
-import { fitLook, rolesOfUse, substituteInChart, substituteRefused, type Chart } from '.';
+import { contextOf, fitLook, stepsUsing, substituteInChart, substituteRefused, type Chart } from '.';
 import { client, KIT, kitOf, LOOK, OCCASION, product, STAMP } from './look.testing';
 
 const { chart } = fitLook(LOOK, client(), KIT, OCCASION, STAMP);
@@ -40,8 +40,8 @@ describe('what is right for one is refused for another', () => {
 
   test('nothing against it, nothing said', () => {
     expect(refused()).toBeNull();
-    expect(rolesOfUse(chart, gone.id)).toEqual(['base']);
-    expect(rolesOfUse(chart, inPlace.id)).toEqual([]);
+    expect(stepsUsing(chart, gone.id)).toEqual([{ role: 'base', placements: base.placements }]);
+    expect(stepsUsing(chart, inPlace.id)).toEqual([]);
   });
 
   test('an ingredient, a patch test, a look, a withdrawal, its months: each by name', () => {
@@ -65,5 +65,27 @@ describe('what is right for one is refused for another', () => {
     );
     expect(refused({ steps: atTheLid })).toMatch(/not meant for the eye area/);
     expect(refused({ steps: atTheLid }, [{ ...inPlace, eyeSafe: true }])).toBeNull();
+  });
+
+  test('loose shimmer is no powder for lids in lenses, wherever else it may lie', () => {
+    const shimmer = product(302, 'powder', [80, 5, 15], { texture: 'loose', finish: 'shimmer' });
+    const powders = (guide: 'zone.mobileLid' | 'zone.apple'): Pick<Chart, 'steps'> => ({
+      steps: chart.steps.map((step) =>
+        step.id === base.id ? { ...step, role: 'powder', placements: [{ guide, side: 'both' }] } : step,
+      ),
+    });
+    const lenses = (worn: boolean) => who({ features: { ...chart.client.features, lenses: worn } });
+    const over = (lids: Pick<Chart, 'steps'>, worn: boolean) =>
+      refused({ ...lids, ...lenses(worn) }, [shimmer], kitOf(shimmer));
+    expect(over(powders('zone.mobileLid'), true)).toMatch(/loose shimmer sheds/);
+    expect(over(powders('zone.mobileLid'), false)).toBeNull();
+    expect(over(powders('zone.apple'), true)).toBeNull();
+    const other = product(303, 'powder', [80, 5, 15], { texture: 'loose', finish: 'shimmer' });
+    const offered = (lids: Pick<Chart, 'steps'>) =>
+      substitute(shimmer, contextOf({ ...chart, ...lenses(true) }, kitOf(other)), {
+        steps: stepsUsing(lids, gone.id),
+      });
+    expect(offered(powders('zone.mobileLid'))).toEqual([]);
+    expect(offered(powders('zone.apple'))).toHaveLength(1);
   });
 });

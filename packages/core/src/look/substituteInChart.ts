@@ -1,4 +1,4 @@
-import { excludedBecause, roleThere, type Substitute } from '../shade';
+import { excludedBecause, type LaidWhere, type Substitute } from '../shade';
 import { productName, snapshotOf, type Kit } from '../kit';
 import { MOST_DOSE, MOST_IN_A_STEP, type Chart, type Step, type Use } from './document';
 import { contextOf } from './studioContext';
@@ -28,16 +28,11 @@ export function substituted(
   return { ...step, doseMgPerCm2, use: [...rest, ...use].slice(0, MOST_IN_A_STEP.products) };
 }
 
-/** What the steps of a chart that use a product are. */
-export const rolesOfUse = (chart: Pick<Chart, 'steps'>, productId: string): readonly Step['role'][] => [
-  ...new Set(
-    chart.steps.flatMap((step) =>
-      step.use
-        .filter(({ product }) => product.id === productId)
-        .map(({ product }) => roleThere(step, product.kind)),
-    ),
-  ),
-];
+/** The steps of a chart that use a product, as far as it matters to what may stand in for it. */
+export const stepsUsing = (chart: Pick<Chart, 'steps'>, productId: string): readonly LaidWhere[] =>
+  chart.steps
+    .filter((step) => step.use.some(({ product }) => product.id === productId))
+    .map(({ role, placements }) => ({ role, placements }));
 
 /**
  * Why a substitute must not stand in for a product in a chart, in words: what its client must not meet, what
@@ -52,9 +47,9 @@ export function substituteRefused(
   kit: Kit,
 ): string | null {
   const context = contextOf(chart, kit);
-  for (const role of rolesOfUse(chart, productId))
+  for (const step of stepsUsing(chart, productId))
     for (const { product } of parts) {
-      const why = excludedBecause(product, { role, wants: { kinds: [product.kind] } }, context);
+      const why = excludedBecause(product, { ...step, wants: { kinds: [product.kind] } }, context);
       if (why) return `${productName(product)}: ${why}`;
     }
   return null;

@@ -8,6 +8,8 @@ export {
   RULES,
   type ReviewFinding,
   type RuleGrades,
+  type Mended,
+  type Mending,
 } from './reviewChart';
 export { chartAsReviewed } from './notes';
 export { SEVERITIES, type Fix, type Found, type Rule, type Severity } from './rule';

@@ -9,7 +9,7 @@ import { LAYER_RULES } from './rules/layers';
 import { PLACE_RULES } from './rules/place';
 import { RECIPE_RULES } from './rules/recipe';
 import { HOLDS_THE_HOURS, USUAL_OF_HOURS, WEAR_RULES } from './rules/wear';
-import { reviewed, SEVERITIES, type Fix, type Reviewed, type Rule, type Severity } from './rule';
+import { reviewed, SEVERITIES, type Fix, type Reviewed, type Rule, type Severity, type Way } from './rule';
 
 /** Every practice that is checked, by what it is about. */
 export const RULES: readonly Rule[] = [
@@ -35,13 +35,18 @@ export const RULE_GROUPS: readonly { readonly name: string; readonly rules: read
 /** How a studio grades rules otherwise: another severity, or off. */
 export type RuleGrades = { readonly [ruleId in string]?: Severity | 'off' };
 
+/** A fix that is offered: the way it takes is chosen when it is taken. */
+export type Mending = Pick<Fix, 'label' | 'apply'> & { readonly mend: (chart: Chart) => Mended };
+/** A chart put right, and what was done to it: what the label says, or the next best. */
+export type Mended = { readonly chart: Chart; readonly done: string };
+
 export type ReviewFinding = {
   readonly rule: string;
   readonly severity: Severity;
   readonly stepIds: readonly string[];
   readonly message: string;
   readonly why: string;
-  readonly fix: Fix | null;
+  readonly fix: Mending | null;
   /** Where on the face it is, in the client's mm; null when it is about no one place. */
   readonly at: Point | null;
   /** Why it was accepted as it is; null while it is open. */
@@ -149,22 +154,26 @@ function findOn(rules: readonly Rule[], on: Reviewed, grades: RuleGrades): Revie
  * A fix that mends and raises no finding of its own: the first of its ways that does so, or the one that
  * raises the fewest.
  */
-function calm(fix: Fix, key: string, kit: Kit | null, grades: RuleGrades, wears: readonly WearGroup[]): Fix {
-  return {
-    label: fix.label,
-    apply: (chart) => {
-      const had = new Set(reviewChart(chart, kit, grades, wears).map(keyOf));
-      const ways = [fix.apply(chart), ...(fix.others?.(chart) ?? [])].slice(0, MOST_WAYS);
-      let best = { chart: ways[0]!, raised: Infinity };
-      for (const way of ways) {
-        const after = reviewChart(way, kit, grades, wears).map(keyOf);
-        const raised = after.filter((k) => !had.has(k)).length + (after.includes(key) ? STILL_THERE : 0);
-        if (raised < best.raised) best = { chart: way, raised };
-        if (raised === 0) break;
-      }
-      return best.chart;
-    },
+function calm(
+  fix: Fix,
+  key: string,
+  kit: Kit | null,
+  grades: RuleGrades,
+  wears: readonly WearGroup[],
+): Mending {
+  const mend = (chart: Chart): Mended => {
+    const had = new Set(reviewChart(chart, kit, grades, wears).map(keyOf));
+    const first: Way = { chart: fix.apply(chart) };
+    let best = { way: first, raised: Infinity };
+    for (const way of [first, ...(fix.others?.(chart) ?? [])].slice(0, MOST_WAYS)) {
+      const after = reviewChart(way.chart, kit, grades, wears).map(keyOf);
+      const raised = after.filter((k) => !had.has(k)).length + (after.includes(key) ? STILL_THERE : 0);
+      if (raised < best.raised) best = { way, raised };
+      if (raised === 0) break;
+    }
+    return { chart: best.way.chart, done: best.way.does ?? fix.label };
   };
+  return { label: fix.label, apply: (chart) => mend(chart).chart, mend };
 }
 /** A way that does not mend is worse than one that raises something else. */
 const STILL_THERE = 10;

@@ -47,11 +47,14 @@ export type Severity = (typeof SEVERITIES)[number];
 
 /** A change that puts a finding right. */
 export type Fix = {
+  /** What `apply` does. */
   readonly label: string;
   readonly apply: (chart: Chart) => Chart;
   /** Other ways to the same end, tried where the first would raise a finding of its own. */
-  readonly others?: (chart: Chart) => readonly Chart[];
+  readonly others?: (chart: Chart) => readonly Way[];
 };
+/** A chart as another way leaves it; `does` is what it does, where the label of its fix says something else. */
+export type Way = { readonly chart: Chart; readonly does?: string };
 
 export type Found = {
   readonly steps: readonly Step[];
@@ -250,10 +253,12 @@ export function reviewed(
       const [first, ...rest] = offered(step);
       if (!first) return undefined;
       const put = (use: Proposal['use']) => changed(step.id, (s) => ({ ...s, use: [...use] }));
+      const does = (use: Proposal['use']): string =>
+        msg`Take ${use.map((u) => nameOf(u.product)).join(msg` with `)}`;
       return {
-        label: msg`Take ${first.use.map((u) => nameOf(u.product)).join(msg` with `)}`,
+        label: does(first.use),
         apply: put(first.use),
-        others: (chart) => rest.map(({ use }) => put(use)(chart)),
+        others: (chart) => rest.map(({ use }) => ({ chart: put(use)(chart), does: does(use) })),
       };
     },
   };

@@ -399,8 +399,10 @@ describe('substitute', () => {
     expect(ids(context({ kit: palette }))).toEqual([id(83), id(82)]);
     expect(ids(context({ kit: palette, features: { lenses: true } }))).toEqual([id(82)]);
     // A shadow that shapes brows alone may be any.
-    expect(ids(context({ kit: palette }), { roles: ['brow'] })).toContain(id(81));
-    expect(ids(context({ kit: palette }), { roles: ['brow', 'liner'] })).not.toContain(id(81));
+    expect(ids(context({ kit: palette }), { steps: [{ role: 'brow' }] })).toContain(id(81));
+    expect(ids(context({ kit: palette }), { steps: [{ role: 'brow' }, { role: 'liner' }] })).not.toContain(
+      id(81),
+    );
     for (const kind of ['liner', 'mascara'] as const)
       expect(
         substitute(product(84, kind, [20, 2, 2]), context({ kit: kitOf(product(85, kind, [20, 2, 2])) })),
@@ -409,7 +411,9 @@ describe('substitute', () => {
     const light = product(86, 'highlight', [80, 5, 12]);
     const lights = kitOf(product(87, 'highlight', [80, 5, 12]));
     expect(substitute(light, context({ kit: lights }))).toHaveLength(1);
-    expect(substitute(light, context({ kit: lights }), { roles: ['highlight', 'eye'] })).toEqual([]);
+    expect(
+      substitute(light, context({ kit: lights }), { steps: [{ role: 'highlight' }, { role: 'eye' }] }),
+    ).toEqual([]);
   });
 
   test('of a mix it is told which ingredients nobody knows, to whoever must mind them', () => {

@@ -18,7 +18,7 @@ import { skinTarget } from './skinTarget';
 import { needsMissed } from './needs';
 import { missesOf, type Wearer } from './ranges';
 import { shadeRoleOf, type ShadeAsk } from './skinRole';
-import { excludedBecause, unitToTake, unusableBecause, type ShadeContext } from './usable';
+import { excludedBecause, unitToTake, unusableBecause, type LaidWhere, type ShadeContext } from './usable';
 
 export type Substitute = {
   readonly parts: readonly { readonly product: Product; readonly unit: Unit; readonly pumps: number }[];
@@ -82,10 +82,10 @@ export type SubstituteOptions = {
   /** Finishes and kinds the look does not allow. */
   readonly forbids?: ShadeContext['forbids'];
   /**
-   * What the steps are that use it: what is not meant for one of them is not offered. By its kind where
-   * nobody says.
+   * The steps that use it, by what they are and where they lie: what is not meant for one of them is not
+   * offered. By its kind where nobody says.
    */
-  readonly roles?: readonly ShadeAsk['role'][];
+  readonly steps?: readonly LaidWhere[];
 };
 
 /**
@@ -103,8 +103,8 @@ export function substitute(
   const judged: ShadeContext = forbids ? { ...context, forbids } : context;
   const kinds: readonly Product['kind'][] = product.kind === 'base' ? ['base', 'adjuster'] : [product.kind];
   const usual = AT_EYES_BY_KIND[product.kind] ?? ASK_OF[product.kind]?.role ?? 'care';
-  const asks = (options.roles?.length ? options.roles : [usual]).map((role) => ({
-    role,
+  const asks = (options.steps?.length ? options.steps : [{ role: usual }]).map((step) => ({
+    ...step,
     wants: { kinds: [...kinds] },
   }));
   const usable = context.kit.products.filter(

@@ -164,7 +164,7 @@ export function unitToTake(product: Product, context: Pick<ShadeContext, 'kit' |
 
 const AT_EYES: readonly ShadeAsk['role'][] = ['eye', 'liner', 'lash'];
 /** What is laid, and where: what is said of no place is judged by its kind of layer. */
-type LaidWhere = Pick<ShadeAsk, 'role'> & Partial<Pick<ShadeAsk, 'placements'>>;
+export type LaidWhere = Pick<ShadeAsk, 'role'> & Partial<Pick<ShadeAsk, 'placements'>>;
 
 /** Whether a step comes to the eyes, by its kind of layer or by where it lies. */
 export const laidAtEyes = ({ role, placements = [] }: LaidWhere): boolean =>
@@ -176,7 +176,7 @@ const UP_TO_THE_LIDS: readonly ProductKind[] = ['corrector', 'base', 'adjuster',
  * The kind of layer a product is to what must not come to the eyes: a primer or a light on the lids is there,
  * whatever its step is called.
  */
-export const roleThere = (step: LaidWhere, kind: ProductKind): ShadeAsk['role'] =>
+const roleThere = (step: LaidWhere, kind: ProductKind): ShadeAsk['role'] =>
   !AT_EYES.includes(step.role) && laidAtEyes(step) && !UP_TO_THE_LIDS.includes(kind) ? 'eye' : step.role;
 /** Whether a product of a kind has to be one that is meant for the eyes, in such a step. */
 export const mustSuitEyes = (step: LaidWhere, kind: ProductKind): boolean =>

@@ -340,7 +340,9 @@ export const LAYER_RULES: readonly Rule[] = messagesIn(
                     label: msg`Set it sooner`,
                     apply: moved(on.steps[at]!.id, 'after', step.id),
                     others: (chart) =>
-                      on.steps.slice(i + 1, at).map((s) => moved(on.steps[at]!.id, 'after', s.id)(chart)),
+                      on.steps
+                        .slice(i + 1, at)
+                        .map((s) => ({ chart: moved(on.steps[at]!.id, 'after', s.id)(chart) })),
                   },
                 ),
               ]

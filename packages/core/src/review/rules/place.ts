@@ -362,9 +362,9 @@ export const PLACE_RULES: readonly Rule[] = messagesIn(
     },
     {
       id: 'narrow-temples',
-      name: 'Forehead contour on narrow temples',
+      name: 'Contour on narrow temples',
       severity: 'caution',
-      why: 'It narrows them further: a small forehead gets light in the middle instead.',
+      why: 'A shadow at the hairline or the temple narrows it further: what is narrow gets light instead.',
       find: (on) => {
         const narrow = sidesWhere(on.chart.client.features, ({ narrowTemples }) => narrowTemples);
         return (['foreheadContour', 'zone.temple'] as const).flatMap((guide) =>

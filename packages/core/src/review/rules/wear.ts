@@ -51,7 +51,8 @@ function added(
   return {
     label,
     apply: (chart) => withUse(chart, fix.apply(alone(chart))),
-    others: (chart) => (fix.others?.(alone(chart)) ?? []).map((bound) => withUse(chart, bound)),
+    others: (chart) =>
+      (fix.others?.(alone(chart)) ?? []).map(({ chart: bound }) => ({ chart: withUse(chart, bound) })),
   };
 }
 /**
