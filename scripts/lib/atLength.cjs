@@ -9,6 +9,7 @@ const assert = (property, params = {}) =>
     ...params,
     numRuns: Math.ceil((params.numRuns ?? 100) * times),
     seed: undefined,
+    endOnFailure: true,
   });
 module.exports = { ...actual, assert, __esModule: true };
 module.exports.default = module.exports;

@@ -18,6 +18,7 @@ export const KIND_WORDS: Readonly<Record<RefitChange['kind'], string>> = message
   asked: 'asked anew',
   remix: 'mixed anew',
   substitute: 'replaced',
+  without: 'left without',
   're-place': 'placed anew',
   're-order': 'ordered anew',
 });

@@ -101,6 +101,7 @@ export { GUIDES_OF_SKIN, isAtEyesOrLips, liesOver, touchesEyes, type SkinPlace }
 export { halfCutTo, halfOf, halfOutline } from './halfFace';
 export { describePlacement, placeInShort, speakPlace, speakPlacement } from './describePlacement';
 export { contourFinder, isInHollow, type ContourFinder } from './guides';
+export { narrowTemples, offNarrowTemples } from './narrowTemples';
 export { offSides } from './offSides';
 export { distanceToGuide } from './distanceToGuide';
 export { EVEN_MM, mirroredOutline, symmetryOf, type Symmetry } from './symmetry';

@@ -53,6 +53,7 @@ export const REFIT_KINDS = [
   'asked',
   'remix',
   'substitute',
+  'without',
   're-place',
   're-order',
 ] as const;

@@ -1,9 +1,8 @@
 import {
   areaOf,
   checkLimits,
-  offSides,
+  offNarrowTemples,
   outlineOf,
-  sidesWhere,
   subtractRegion,
   uniteOutlines,
   withinLimits,
@@ -21,18 +20,17 @@ import { NO_SIDE, type RefitChange } from './change';
 export function rePlaced(step: Step, client: ClientSnapshot): RefitChange | null {
   const { landmarks, features } = client;
   if (step.role === 'care') return null;
-  const narrow = sidesWhere(features, ({ narrowTemples }) => narrowTemples);
-  const kept = offSides(step.placements, 'foreheadContour', narrow);
+  const kept = step.role === 'contour' ? offNarrowTemples(step.placements, features) : step.placements;
   const placements = kept.map((p) => withinLimits(p, landmarks, features, step.role));
   const moved = placements.some((p, i) => p !== kept[i]);
-  const off = kept.length < step.placements.length || kept.some((p, i) => p !== step.placements[i]);
+  const off = kept !== step.placements;
   if (!moved && !off) return null;
   const breach = kept.flatMap((p) => checkLimits(p, landmarks, features, step.role))[0];
   const why = [
     ...(moved
       ? [msg`It leaves its limits on the face as it is now.${breach ? ` ${breach.message}` : ''}`]
       : []),
-    ...(off ? [msg`A narrow temple is narrowed further by forehead contour: left out there.`] : []),
+    ...(off ? [msg`A narrow temple is narrowed further by a shadow there: left out.`] : []),
   ].join(' ');
   const [before, after] = [skinUnder(step.placements, client), skinUnder(placements, client)];
   const changed = areaOf(subtractRegion(before, after)) + areaOf(subtractRegion(after, before));
@@ -45,7 +43,10 @@ export function rePlaced(step: Step, client: ClientSnapshot): RefitChange | null
     difference: msg`${(changed / 100).toFixed(1)} cm² placed otherwise`,
     before: NO_SIDE,
     after: NO_SIDE,
-    part: { of: 'step', stepId: step.id, set: { placements } },
+    part:
+      placements.length > 0
+        ? { of: 'step', stepId: step.id, set: { placements } }
+        : { of: 'left out', stepId: step.id },
   };
 }
 

@@ -16,7 +16,7 @@ import {
   type Step,
 } from '../look';
 import { msg, term } from '../messages';
-import { excludedBecause, needsMissed, setAside, skinTarget, wantedColour } from '../shade';
+import { barredBecause, excludedBecause, needsMissed, setAside, skinTarget, wantedColour } from '../shade';
 import { askedAgain } from './askedAgain';
 import { changedKeys, differenceOf } from './difference';
 import { planFromWorn } from './planFromWorn';
@@ -170,6 +170,18 @@ function matched(plan: Step, worn: Chart, context: FitContext, then: FitContext)
     off !== null && to.deltaE !== null
       ? msg`${off.toFixed(1)} off becomes ${to.deltaE.toFixed(1)}`
       : msg`another product`;
+  if (blocked && !best && barredOf(step, context))
+    return [
+      {
+        ...told(
+          'without',
+          msg`${blocked}, and the kit has nothing else for it: the step has no product until one is found.`,
+          null,
+        ),
+        after: sideOf({ ...step, use: [] }),
+        part: { of: 'step', stepId: step.id, set: { use: [] } },
+      },
+    ];
   if (blocked && !best)
     return [told('keep', msg`${blocked}, and the kit has nothing else for it. Decide at the chair.`, null)];
   if (blocked && best) return [told('substitute', `${blocked}.`, best, closer(best))];
@@ -265,7 +277,7 @@ function missedBy(
   const has = <T extends string>(what: string, asked: readonly T[] | undefined, is: T) =>
     asked === undefined || asked.length === 0 || asked.includes(is)
       ? []
-      : [{ what, words: msg`${is}, not ${asked.join(msg` or `)}` }];
+      : [{ what, words: msg`${term(is)}, not ${asked.map((one) => term(one)).join(msg` or `)}` }];
   return [
     ...has('finish', wants.finishes, product.finish),
     ...has('texture', wants.textures, product.texture),
@@ -273,9 +285,23 @@ function missedBy(
   ];
 }
 
-/** What speaks against using a step's products at all; null when nothing does. */
+/**
+ * What speaks against using a step's products at all, first what the client must not meet, whether it is
+ * still in the kit or not; null when nothing does.
+ */
 const blockedOf = (step: Step, context: FitContext): string | null =>
-  step.use.map((u) => blockedBecause(u.product.id, step, context)).find((reason) => reason !== null) ?? null;
+  barredOf(step, context) ??
+  step.use.map((u) => blockedBecause(u.product.id, step, context)).find((reason) => reason !== null) ??
+  null;
+
+/** Which of a step's products its client must not meet there, and why; null when none. */
+const barredOf = (step: Step, { client }: FitContext): string | null =>
+  step.use
+    .map(({ product }) => {
+      const why = barredBecause(product, step, client);
+      return why ? `${product.line} ${product.shade}: ${why}` : null;
+    })
+    .find((reason) => reason !== null) ?? null;
 
 /**
  * What was seen last time took the product out of a step: the kit's best for what the step now asks that is

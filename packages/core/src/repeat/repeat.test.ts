@@ -77,6 +77,38 @@ test('a new sensitivity replaces what contains it', () => {
   });
 });
 
+describe('what must not be met any more is not carried, though nothing can stand in for it', () => {
+  const rubber = product(40, 'mascara', [12, 0, 0], { eyeSafe: true, ingredients: ['natural latex'] });
+  const chart = fit(client(), kitOf(...BASES, rubber));
+  const later = (sensitivities: readonly string[], kit = kitOf(...BASES, rubber)) => {
+    const refit = again(chart, client(SKIN, { sensitivities: [...sensitivities] }), kit);
+    const change = refit.changes.find((c) => c.id === `${stepOf(chart, 'Mascara').id} product`)!;
+    return { change, use: stepOf(refit.chart, 'Mascara').use, refit };
+  };
+
+  test('the step has no product until one is found, and can be kept by whoever says so', () => {
+    const { change, use, refit } = later(['latex']);
+    expect(use).toEqual([]);
+    expect(change).toMatchObject({ kind: 'without', after: { words: 'no product' } });
+    expect(change.why).toMatch(/natural latex.*no product until one is found/);
+    const refused = acceptedRefit(refit.base, refit.changes, new Set([change.id]));
+    expect(stepOf(refused, 'Mascara').use).toEqual(stepOf(chart, 'Mascara').use);
+  });
+  test('nor what is no longer in the kit: by what was laid then', () => {
+    const { change, use } = later(['latex'], kitOf(...BASES));
+    expect(use).toEqual([]);
+    expect(change.why).toContain('natural latex');
+  });
+  test('what is only gone or used up stays written down, to be bought', () => {
+    const { change, use } = later([], kitOf(...BASES));
+    expect(use).toEqual(stepOf(chart, 'Mascara').use);
+    expect(change).toMatchObject({ kind: 'keep', why: expect.stringContaining('no longer in the kit') });
+  });
+  test('another who minds it not at all keeps it', () => {
+    expect(later(['lanolin']).use.map(({ product: { id } }) => id)).toEqual([rubber.id]);
+  });
+});
+
 const saidAt = (chart: Chart, title: string, deviation: Deviation): ChairEvent => ({
   kind: 'deviation',
   stepId: stepOf(chart, title).id,
@@ -358,6 +390,22 @@ test('a face traced anew has its places brought back inside its limits, and said
   const narrow = again(fit(), client(SKIN, { features: { right: { narrowTemples: true } } }));
   expect(stepOf(narrow.chart, 'Forehead').placements).toEqual([{ guide: 'foreheadContour', side: 'left' }]);
   expect(changeOf(narrow, 'Forehead', 'asked')!.why).toContain('narrow');
+  // What was put there by hand since is no answer to what was asked: it is placed anew, or goes.
+  const byHand = (role: 'contour' | 'bronze', ...guides: ('zone.temple' | 'cheekContour')[]) => {
+    const worn = fit(client(SKIN, { features: { narrowTemples: true } }));
+    const steps = worn.steps.map((s) =>
+      s.title === 'Contour'
+        ? { ...s, role, placements: guides.map((guide) => ({ guide, side: 'both' as const })) }
+        : s,
+    );
+    const next = again({ ...worn, steps }, client(SKIN, { features: { narrowTemples: true } }));
+    return next.chart.steps
+      .find((s) => s.title === 'Contour')
+      ?.placements.map((p) => ('guide' in p ? p.guide : ''));
+  };
+  expect(byHand('contour', 'zone.temple', 'cheekContour')).toEqual(['cheekContour']);
+  expect(byHand('contour', 'zone.temple')).toBeUndefined();
+  expect(byHand('bronze', 'zone.temple')).toEqual(['zone.temple']);
 });
 
 test('an order is proposed when something new speaks for it, and only then', () => {

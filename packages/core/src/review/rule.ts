@@ -53,7 +53,7 @@ export type Fix = {
   /** Other ways to the same end, tried where the first would raise a finding of its own. */
   readonly others?: (chart: Chart) => readonly Way[];
 };
-/** A chart as another way leaves it; `does` is what it does, where the label of its fix says something else. */
+/** A chart as another way leaves it; `does` says what it does where that is not what the fix’s label says. */
 export type Way = { readonly chart: Chart; readonly does?: string };
 
 export type Found = {

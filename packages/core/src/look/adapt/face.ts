@@ -1,4 +1,12 @@
-import { isAtEyesOrLips, measure, offSides, sidesWhere, type Features, type Side } from '../../face';
+import {
+  isAtEyesOrLips,
+  measure,
+  narrowTemples,
+  offNarrowTemples,
+  sidesWhere,
+  type Features,
+  type Side,
+} from '../../face';
 import { msg, term } from '../../messages';
 import type { LookStep } from '../document';
 import { laysBalm } from '../noteWords';
@@ -37,25 +45,16 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
   {
     id: 'narrow temples',
     change: (step, { features }) => {
-      const narrow = sidesWhere(features, ({ narrowTemples }) => narrowTemples);
-      const off = (['foreheadContour', 'zone.temple'] as const).filter((guide) => has(step, guide));
-      if (step.role !== 'contour' || narrow.length === 0 || off.length === 0) return null;
-      const placements = off.reduce<LookStep['placements']>(
-        (left, guide) => offSides(left, guide, narrow),
-        step.placements,
-      );
-      if (
-        placements.length === step.placements.length &&
-        placements.every((p, i) => p === step.placements[i])
-      )
-        return null;
+      const placements = offNarrowTemples(step.placements, features);
+      if (step.role !== 'contour' || placements === step.placements) return null;
+      const narrow = narrowTemples(features);
       const why =
         narrow.length === 2
-          ? msg`the temples are narrow; forehead contour would narrow them further`
-          : msg`the client’s ${term(narrow[0]!)} temple is narrow; forehead contour would narrow it further`;
+          ? msg`the temples are narrow; a shadow there would narrow them further`
+          : msg`the client’s ${term(narrow[0]!)} temple is narrow; a shadow there would narrow it further`;
       return placements.length === 0
         ? { words: msg`${step.title} left out`, why, leftOut: true }
-        : { words: msg`${step.title} left out in part`, why, set: { placements } };
+        : { words: msg`${step.title} left out in part`, why, set: { placements: [...placements] } };
     },
   },
   {

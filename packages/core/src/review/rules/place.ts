@@ -5,6 +5,8 @@ import {
   faceModel,
   intersectRegions,
   isInHollow,
+  narrowTemples,
+  offNarrowTemples,
   offSides,
   sidesWhere,
   symmetryOf,
@@ -14,6 +16,7 @@ import {
   type Features,
   type GuideName,
   type PlacedShape,
+  type Placement,
   type Point,
   type Region,
   type Side,
@@ -91,15 +94,13 @@ const stepsAt = (on: Reviewed, guide: GuideName, sides: readonly Side[]): readon
     ),
   );
 
-/** A guide taken off some sides of a step; the step goes where nothing of it is left. */
-const offTheSides =
-  (step: Step, guide: GuideName, sides: readonly Side[]) =>
-  (chart: Chart): Chart => {
-    const placements = offSides(step.placements, guide, sides);
-    return placements.length === 0
+/** A step placed otherwise; it goes where nothing of it is left. */
+const placedAt =
+  (step: Step, placements: readonly Placement[]) =>
+  (chart: Chart): Chart =>
+    placements.length === 0
       ? withoutStep(chart, step.id)
-      : changed(step.id, (s) => ({ ...s, placements }))(chart);
-  };
+      : changed(step.id, (s) => ({ ...s, placements: [...placements] }))(chart);
 
 const ofSides = (sides: readonly Side[]): string =>
   sides.length === 1 ? msg` of the client’s ${term(sides[0]!)} eye` : '';
@@ -303,7 +304,7 @@ export const PLACE_RULES: readonly Rule[] = messagesIn(
           ? stepsAt(on, 'outerWedge', lined).map((s) =>
               found([s], msg`${s.title} covers the lines at the outer corner${ofSides(lined)}.`, {
                 label: msg`Leave the wedge out`,
-                apply: offTheSides(s, 'outerWedge', lined),
+                apply: placedAt(s, offSides(s.placements, 'outerWedge', lined)),
               }),
             )
           : [];
@@ -366,20 +367,21 @@ export const PLACE_RULES: readonly Rule[] = messagesIn(
       severity: 'caution',
       why: 'A shadow at the hairline or the temple narrows it further: what is narrow gets light instead.',
       find: (on) => {
-        const narrow = sidesWhere(on.chart.client.features, ({ narrowTemples }) => narrowTemples);
-        return (['foreheadContour', 'zone.temple'] as const).flatMap((guide) =>
-          stepsAt(on, guide, narrow)
-            .filter((s) => s.role === 'contour')
-            .map((s) =>
-              found(
-                [s],
-                narrow.length === 2
-                  ? msg`${s.title} narrows temples that are narrow already.`
-                  : msg`${s.title} narrows the client’s ${term(narrow[0]!)} temple, which is narrow already.`,
-                { label: msg`Leave it out there`, apply: offTheSides(s, guide, narrow) },
-              ),
+        const { features } = on.chart.client;
+        const narrow = narrowTemples(features);
+        return on.steps.flatMap((s) => {
+          const placements = offNarrowTemples(s.placements, features);
+          if (s.role !== 'contour' || placements === s.placements) return [];
+          return [
+            found(
+              [s],
+              narrow.length === 2
+                ? msg`${s.title} narrows temples that are narrow already.`
+                : msg`${s.title} narrows the client’s ${term(narrow[0]!)} temple, which is narrow already.`,
+              { label: msg`Leave it out there`, apply: placedAt(s, placements) },
             ),
-        );
+          ];
+        });
       },
     },
     {
