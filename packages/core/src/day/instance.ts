@@ -121,6 +121,8 @@ export type Pin = {
   readonly worker: string;
   readonly start: number;
   /** When they differ from the plan's. */ readonly minutes?: number;
+  /** Where it is done: of several ways only one there is kept to. Any, where nobody says. */
+  readonly place?: string;
 };
 
 /** Weighted minutes late, then points of comfort: compared in this order, never added. */

@@ -3,7 +3,7 @@ import { clock } from '../calendar';
 import { capital } from '../capital';
 import { msg } from '../messages';
 import { chairName, TASK_WORDS, whoseName } from './named';
-import { endsOf, fits, keyOf, roundTask, wayOf, type Laid } from './laidOut';
+import { endsOf, fits, isAt, keyOf, roundTask, wayOf, type Laid } from './laidOut';
 import {
   chairKindOf,
   type PartyDay,
@@ -155,7 +155,7 @@ function layOut(day: PartyDay, answer: Timetable, say: Say): Laid[] {
       ]);
       continue;
     }
-    if (pin && (pin.worker !== visit.worker || pin.start !== visit.start))
+    if (pin && (pin.worker !== visit.worker || pin.start !== visit.start || !isAt(pin, task)))
       say('pinned', msg`${whoseName(day, visit.of)} is held at ${clock(pin.start)}`, [key]);
     if (visit.minutes !== minutes)
       say(

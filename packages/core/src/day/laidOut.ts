@@ -49,3 +49,6 @@ export const wayOf = (person: Person, ways: Readonly<Record<string, string>>): W
 
 export const fits = (chair: Chair, task: DayTask, kind: 'makeup' | 'hair'): boolean =>
   chair.place === task.place && (chair.kind === 'any' || chair.kind === kind);
+
+/** Whether work that is held can be this task, by where it is done. */
+export const isAt = ({ place }: Pin, task: DayTask): boolean => place === undefined || place === task.place;

@@ -7,7 +7,7 @@ import {
   type Way,
   type Worker,
 } from './instance';
-import { endsOf, roundTask } from './laidOut';
+import { endsOf, isAt, roundTask } from './laidOut';
 import { arrivalAt, stopBy } from './travel';
 
 /**
@@ -155,7 +155,9 @@ export function modelOf(day: PartyDay, aims: Aims): Model {
   for (const person of day.people) {
     const open = person.ways.filter((way) => !way.relax || day.relaxed?.includes(`${person.id}/${way.id}`));
     const held = pins.filter((pin) => pin.of === person.id);
-    const holding = open.filter((way) => held.every((pin) => way.tasks.some((task) => task.id === pin.task)));
+    const holding = open.filter((way) =>
+      held.every((pin) => way.tasks.some((task) => task.id === pin.task && isAt(pin, task))),
+    );
     units.push(unitOf(person.id, person, holding.length > 0 ? holding : open, units.length));
   }
   for (const round of day.rounds)

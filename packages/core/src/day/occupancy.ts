@@ -28,14 +28,14 @@ type Gap = {
 };
 
 /**
- * What is pinned, each task once and as long as it may take: it is there from the start, whoever else is put
- * in first.
+ * What is pinned, each task once for its hands, and once for each pool of chairs it may be done in, as long
+ * as it may take: it is there from the start, whoever else is put in first.
  */
-function pinnedOnce(model: Model): readonly Mode[] {
+function pinnedOnce(model: Model, by: 'hands' | 'pool'): readonly Mode[] {
   const longest = new Map<string, Mode>();
   for (const mode of model.modes) {
     if (!mode.pinned) continue;
-    const key = `${mode.unit} ${mode.task.id}`;
+    const key = `${mode.unit} ${mode.task.id}${by === 'pool' ? ` ${mode.pool}` : ''}`;
     const known = longest.get(key);
     if (!known || known.handsMinutes < mode.handsMinutes) longest.set(key, mode);
   }
@@ -65,7 +65,8 @@ export class Occupancy {
     this.poolRuns = model.pools.map(() => ({ version: 0, runs: new Int16Array(model.slots + 1) }));
     this.open = model.modes.map(() => ({ version: 0, starts: new Uint8Array(model.slots) }));
     this.gaps = model.workers.map(() => ({ version: 0, gaps: [] }));
-    for (const mode of pinnedOnce(model)) this.put(mode, mode.first);
+    for (const mode of pinnedOnce(model, 'hands')) this.puts(mode, mode.first);
+    for (const mode of pinnedOnce(model, 'pool')) this.count(mode, mode.first, 1);
   }
 
   add(plan: UnitPlan): void {
@@ -77,12 +78,18 @@ export class Occupancy {
   }
 
   private put(mode: Mode, slot: number): void {
+    this.puts(mode, slot);
+    this.count(mode, slot, 1);
+  }
+
+  /** Into the hands' own list. */
+  private puts(mode: Mode, slot: number): void {
     const start = minuteOf(this.model, mode, slot);
     const list = this.lists[mode.worker]!;
     let at = list.length;
     while (at > 0 && list[at - 1]!.start > start) at--;
     list.splice(at, 0, { mode, start, handsEnd: start + mode.handsMinutes });
-    this.count(mode, slot, 1);
+    this.workerVersion[mode.worker] = ++this.versions;
   }
 
   private take(mode: Mode, slot: number): void {
@@ -92,11 +99,12 @@ export class Occupancy {
       list.findIndex((one) => one.mode === mode && one.start === start),
       1,
     );
+    this.workerVersion[mode.worker] = ++this.versions;
     this.count(mode, slot, -1);
   }
 
+  /** Of its pool's chairs one more, or one less. */
   private count(mode: Mode, slot: number, by: 1 | -1): void {
-    this.workerVersion[mode.worker] = ++this.versions;
     if (mode.pool < 0) return;
     const counts = this.counts[mode.pool]!;
     for (let s = slot; s < slot + mode.chairSlots; s++) counts[s]! += by;

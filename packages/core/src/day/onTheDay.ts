@@ -84,10 +84,16 @@ export function runningDay(
   seen: ReadonlyMap<string, SeenVisit>,
   now: number,
 ): RunningDay {
+  const placeOf = ({ of, task }: Visit): string | undefined =>
+    given.people
+      .find((person) => person.id === of)
+      ?.ways.find((way) => way.id === timetable.ways[of])
+      ?.tasks.find((one) => one.id === task)?.place;
   const pins = timetable.visits.flatMap((visit): Pin[] => {
     const at = seen.get(keyOf(visit.of, visit.task));
     if (!at) return [];
     const end = at.ended ?? likelyEnd(visit, at, now);
+    const place = placeOf(visit);
     return [
       {
         of: visit.of,
@@ -95,6 +101,7 @@ export function runningDay(
         worker: visit.worker,
         start: at.began,
         minutes: Math.max(1, end - at.began),
+        ...(place === undefined ? {} : { place }),
       },
     ];
   });
