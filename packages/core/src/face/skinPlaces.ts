@@ -19,12 +19,23 @@ export const GUIDES_OF_SKIN: Readonly<Record<SkinPlace, readonly GuideName[]>> =
   'round the mouth': ['zone.upperLipSkin', 'zone.smileLine'],
 };
 
-/** Guides that lie over several of them. */
-const WIDE: Readonly<Partial<Record<GuideName, readonly SkinPlace[] | 'all'>>> = {
+/** Other guides of what covers and sets the skin, and where they lie. */
+const LIES_OVER: Readonly<Partial<Record<GuideName, readonly SkinPlace[] | 'all'>>> = {
   'zone.wholeFace': 'all',
   tZonePowder: ['forehead', 'nose', 'chin'],
+  smilePowder: ['round the mouth'],
   underEyeLight: ['under the eyes'],
   correctUnderEye: ['under the eyes'],
+  innerComma: ['under the eyes'],
+  outerWedge: ['under the eyes'],
+  'zone.innerCorner': ['under the eyes'],
+  correctNoseWing: ['nose'],
+  'zone.ala': ['nose'],
+  'zone.noseTip': ['nose'],
+  correctMouthCorner: ['round the mouth'],
+  'zone.foreheadSide': ['forehead'],
+  'zone.cheekboneTop': ['cheeks'],
+  'zone.hollow': ['cheeks'],
 };
 
 const AT_EYES_OR_LIPS: readonly LayerKind[] = ['brow', 'eye', 'liner', 'lash', 'lip', 'lip line'];
@@ -52,6 +63,6 @@ export const touchesEyes = (placements: readonly Placement[]): boolean =>
 
 /** Whether a guide lies over such a place. */
 export function liesOver(guide: GuideName, place: SkinPlace): boolean {
-  const wide = WIDE[guide];
-  return wide === 'all' || wide?.includes(place) === true || GUIDES_OF_SKIN[place].includes(guide);
+  const over = LIES_OVER[guide];
+  return over === 'all' || over?.includes(place) === true || GUIDES_OF_SKIN[place].includes(guide);
 }

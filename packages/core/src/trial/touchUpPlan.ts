@@ -1,8 +1,10 @@
 import { capital } from '../capital';
 import { clock, minuteOfDay } from '../calendar';
-import { productName, type ProductKind } from '../kit';
-import { stepsOfVariant, type Chart } from '../look';
+import { productName } from '../kit';
+import { setsSkin, stepsOfVariant, type Chart, type Step } from '../look';
 import { msg } from '../messages';
+import { barredBecause } from '../shade';
+import { liesOn } from './liesOn';
 import type { TrialZone } from './measures';
 import { trialZoneWords, wearOutlook, type ZoneOutlook } from './outlook';
 import { worthTouchUps } from './touchUpTimes';
@@ -63,7 +65,7 @@ export function touchUpPlan(chart: Chart, outlook: readonly ZoneOutlook[]): Touc
     };
   });
   const due = new Set(visits.flatMap(({ zones }) => zones));
-  const carried = [...due].flatMap((zone) => CARRIED[zone].flatMap((kind) => own(kind)));
+  const carried = [...due].flatMap((zone) => CARRIED[zone].flatMap((layer) => own(layer, zone)));
   return {
     visits,
     bag:
@@ -93,37 +95,58 @@ const doesIn = (zones: readonly TrialZone[], own: Own): string[] =>
 export const touchUpDue = (chart: Chart, outlook: readonly ZoneOutlook[], hours: number): string[] =>
   doesIn(zonesDue(outlook, hours), productsOf(chart));
 
-/** What a chart uses of a kind, by name; of what is laid in its variants nothing. */
-function productsOf(chart: Chart): (kind: ProductKind) => string[] {
-  const uses = stepsOfVariant(chart.steps, null).flatMap(({ use }) => use);
-  return (kind) => [
-    ...new Set(
-      uses.filter(({ product }) => product.kind === kind).map(({ product }) => productName(product)),
-    ),
-  ];
+/** What a touch-up lays again. */
+type Layer = Extract<Step['role'], 'powder' | 'blush' | 'conceal' | 'lip line' | 'lip'>;
+
+/**
+ * What a chart lays there of a layer, by name: where nothing of it lies there, what the face is set or
+ * coloured with elsewhere. Nothing of its variants, and nothing its client must not have: asked of a chart as
+ * it is minded now.
+ */
+function productsOf(chart: Chart): (layer: Layer, zone: TrialZone) => string[] {
+  const steps = stepsOfVariant(chart.steps, null);
+  return (layer, zone) => {
+    const laid = steps.filter((step) => (layer === 'powder' ? setsSkin(step) : step.role === layer));
+    const here = zone === 'mouth' ? laid : laid.filter((step) => liesOn(step, zone));
+    const there = here.length > 0 || layer === 'conceal' ? here : laid;
+    return [
+      ...new Set(
+        there.flatMap((step) =>
+          step.use.flatMap(({ product }) =>
+            barredBecause(product, step, chart.client) === null ? [productName(product)] : [],
+          ),
+        ),
+      ),
+    ];
+  };
 }
 
-const CARRIED: Readonly<Record<TrialZone, readonly ProductKind[]>> = {
+const CARRIED: Readonly<Record<TrialZone, readonly Layer[]>> = {
   forehead: ['powder'],
   nose: ['powder'],
   chin: ['powder'],
   cheek: ['powder', 'blush'],
-  underEye: ['concealer'],
-  mouth: ['lip liner', 'lip colour'],
+  underEye: ['conceal'],
+  mouth: ['lip line', 'lip'],
   neck: [],
 };
-type Own = (kind: ProductKind) => string[];
-const named = (own: Own, kind: ProductKind, otherwise: string): string => own(kind)[0] ?? otherwise;
-const shine = (own: Own): string => msg`blot, then press a little ${named(own, 'powder', 'powder')}.`;
+type Own = (layer: Layer, zone: TrialZone) => string[];
+const shineOf =
+  (zone: TrialZone) =>
+  (own: Own): string =>
+    msg`blot, then press a little ${own('powder', zone)[0] ?? msg`powder`}.`;
 const DOES: Readonly<Record<TrialZone, (own: Own) => string>> = {
-  forehead: shine,
-  nose: shine,
-  chin: shine,
-  cheek: (own) => msg`blot; where it has gone, ${named(own, 'blush', msg`a little blush`)}, edges out.`,
+  forehead: shineOf('forehead'),
+  nose: shineOf('nose'),
+  chin: shineOf('chin'),
+  cheek: (own) =>
+    msg`blot; where it has gone, ${own('blush', 'cheek')[0] ?? msg`a little blush`}, edges out.`,
   underEye: (own) =>
-    msg`tap smooth with a clean finger; a dot of ${named(own, 'concealer', 'concealer')} only where it has gone, no more powder.`,
-  mouth: (own) =>
-    msg`blot, ${own('lip liner')[0] ? msg`${own('lip liner')[0]!} along the edge, then ` : msg`then `}${named(own, 'lip colour', msg`the lip colour`)}.`,
+    msg`tap smooth with a clean finger; a dot of ${own('conceal', 'underEye')[0] ?? msg`concealer`} only where it has gone, no more powder.`,
+  mouth: (own) => {
+    const [line, lip] = [own('lip line', 'mouth')[0], own('lip', 'mouth')[0]];
+    return msg`blot, ${line ? msg`${line} along the edge, then ` : msg`then `}${lip ?? msg`the lip colour`}.`;
+  },
   neck: () => msg`dab with a tissue; add nothing.`,
 };
 

@@ -2,6 +2,7 @@ import { Type, type Static } from '@sinclair/typebox';
 import type { Chart } from '../look';
 import { msg } from '../messages';
 import { closed, InstantSchema, oneOf, TextSchema, UuidSchema } from '../schema';
+import { liesOn } from './liesOn';
 import { TRIAL_ZONES, type TrialZone } from './measures';
 import type { Wear } from './wear';
 import { climateTold, WearSettingSchema, type PlaceSetting } from './wearSetting';
@@ -65,23 +66,24 @@ export function checkTimes(check: Pick<WearCheck, 'appliedAt' | 'at'>): string |
 }
 
 /**
- * What stands for each zone of a chart as it is planned, without its variants, by its lines: its base on the
- * skin, its lip on the mouth. Shades of one line, and a drop that only adjusts one, wear as that line.
+ * What stands for each zone of a chart as it is planned, without its variants, by its lines: the last base
+ * that lies there on the skin, its lip on the mouth. Shades of one line, and a drop that only adjusts one,
+ * wear as that line.
  */
 export function wornByZone(chart: Pick<Chart, 'steps'>): Partial<Record<TrialZone, string>> {
-  const nameOf = (role: Chart['steps'][number]['role']): string | undefined => {
-    const step = chart.steps
-      .filter((one) => one.variant === undefined && one.role === role && one.use.length > 0)
-      .at(-1);
+  const laid = chart.steps.filter((one) => one.variant === undefined && one.use.length > 0);
+  const nameOf = (zone: TrialZone): string | undefined => {
+    const step = laid.findLast((one) =>
+      zone === 'mouth' ? one.role === 'lip' : one.role === 'base' && liesOn(one, zone),
+    );
     if (!step) return undefined;
     const own = step.use.filter(({ product }) => product.kind !== 'adjuster');
     const lines = (own.length > 0 ? own : step.use).map(({ product }) => `${product.maker} ${product.line}`);
     return [...new Set(lines)].join(msg` with `);
   };
-  const [base, lip] = [nameOf('base'), nameOf('lip')];
   return Object.fromEntries(
     TRIAL_ZONES.flatMap((zone) => {
-      const name = zone === 'mouth' ? lip : base;
+      const name = nameOf(zone);
       return name === undefined ? [] : [[zone, name.slice(0, 200)]];
     }),
   );

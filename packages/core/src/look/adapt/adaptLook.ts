@@ -7,6 +7,8 @@ import { withinProhibitions } from '../prohibitions';
 import { oneOfEach, type Adapter, type AdaptTo } from './adapter';
 import { ADDERS, DAY_ADAPTERS } from './day';
 import { FACE_ADAPTERS } from './face';
+import { POWDER_ADAPTERS } from './powder';
+import { PRIME_ADAPTERS } from './prime';
 import { SKIN_ADAPTERS } from './skin';
 
 /** What the look itself forbids of places comes last, so that nothing brings it back. */
@@ -25,6 +27,8 @@ const PROHIBITIONS: Adapter = {
   },
 };
 export const ADAPTERS: readonly Adapter[] = [
+  ...PRIME_ADAPTERS,
+  ...POWDER_ADAPTERS,
   ...SKIN_ADAPTERS,
   ...FACE_ADAPTERS,
   ...DAY_ADAPTERS,

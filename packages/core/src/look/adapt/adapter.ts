@@ -1,5 +1,5 @@
 import type { Lab, Undertone } from '../../colour';
-import type { Features, Side } from '../../face';
+import { sidesWhere, type Features, type Side } from '../../face';
 import { msg, term } from '../../messages';
 import type { Day } from '../../shade';
 import type { ClientSnapshot, Look, LookStep } from '../document';
@@ -10,7 +10,7 @@ export type AdaptTo = {
   readonly features: Features;
   readonly day: Day;
   readonly look: Pick<Look, 'name' | 'forbids' | 'schools'> & {
-    readonly steps: readonly Pick<LookStep, 'id' | 'phase' | 'title' | 'wants' | 'placements'>[];
+    readonly steps: readonly Pick<LookStep, 'id' | 'role' | 'phase' | 'title' | 'wants' | 'placements'>[];
   };
   readonly skin: Lab | null;
   readonly undertone: Undertone | null;
@@ -61,6 +61,14 @@ export function oneOfEach(placement: LookStep['placements'][number]): LookStep['
   return held;
 }
 export const both = (guide: GuideName): Guided => ({ guide, side: 'both' });
+/** Guides on both sides, each once. */
+export const placesAt = (guides: readonly GuideName[]): LookStep['placements'] =>
+  [...new Set(guides)].map(both);
+
+export const linedUnderEye = (features: Features): readonly Side[] =>
+  sidesWhere(features, ({ lines }) => lines.includes('under eye'));
+export const textured = (features: Features): boolean =>
+  sidesWhere(features, ({ texture }) => texture === 'textured').length > 0;
 
 /** The step's note with a sentence more; unchanged when it says so already. */
 export function noted(step: Pick<LookStep, 'note'>, sentence: string): string {

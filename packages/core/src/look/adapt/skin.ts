@@ -1,211 +1,39 @@
 import { familiesMeant, toBeMinded } from '../../care';
 import { deltaE2000 } from '../../colour';
-import {
-  dryPatches,
-  GUIDES_OF_SKIN,
-  isAtEyesOrLips,
-  isDryAt,
-  liesOver,
-  offSides,
-  sidesWhere,
-  type Features,
-  type Side,
-} from '../../face';
-import { listed, listedFew } from '../../listed';
+import { offSides, sidesWhere } from '../../face';
+import { listedFew } from '../../listed';
 import { msg, term } from '../../messages';
-import { apartInWords, faceColour, isLined, isUnderEye, partsApart, skinTarget } from '../../shade';
+import { apartInWords, faceColour, isLined, partsApart, skinTarget } from '../../shade';
 import type { LookStep } from '../document';
-import { primesSkin, setsSkin } from '../ofSkin';
 import { TOOLS_TO_MIND } from '../toolsToMind';
 import {
   both,
   exchanged,
   guidesOf,
   has,
+  linedUnderEye,
   noted,
   rounded,
   sidesInWords,
+  textured,
   type Adapter,
   type GuideName,
 } from './adapter';
 
-const linedUnderEye = (features: Features): readonly Side[] =>
-  sidesWhere(features, ({ lines }) => lines.includes('under eye'));
-const textured = (features: Features): boolean =>
-  sidesWhere(features, ({ texture }) => texture === 'textured').length > 0;
 const isKind = (step: LookStep, kind: LookStep['wants']['kinds'][number]): boolean =>
   step.wants.kinds.includes(kind);
-/** Whether a step cares for the skin of the face: a balm for lips is none. */
-const moistens = (step: LookStep): boolean =>
-  step.phase === 'clean' && isKind(step, 'prep') && !isAtEyesOrLips(step);
 const BELOW_THE_JAW: readonly GuideName[] = ['zone.neck', 'zone.decollete'];
 /** Whether all of a step lies on neck and decollete. */
 const isBelowTheJaw = (step: LookStep): boolean => {
   const guides = guidesOf(step);
   return guides.length > 0 && guides.every((guide) => BELOW_THE_JAW.includes(guide));
 };
-const places = (guides: readonly GuideName[]): LookStep['placements'] => [...new Set(guides)].map(both);
+
 /** Another colour difference of face and neck than this is seen at the jaw. */
 const NECK_DIFFERS = 3;
 
-/** What oily, dry, lined, textured skin, a beard and a neck of another colour change. */
+/** What lined and textured skin, a beard and a neck of another colour change. */
 export const SKIN_ADAPTERS: readonly Adapter[] = [
-  {
-    id: 'primer where oily',
-    change: (step, { features }) => {
-      const oily = features.oily.filter((zone) => zone !== 'lids');
-      if (!primesSkin(step) || oily.length === 0) return null;
-      return {
-        words: msg`Primer on ${listed(oily.map((one) => term(one)))}`,
-        why: msg`oily there; a mattifier goes there and only there`,
-        set: {
-          placements: places(oily.flatMap((zone) => GUIDES_OF_SKIN[zone])),
-          wants: { ...step.wants, finishes: ['matte'] },
-        },
-      };
-    },
-  },
-  {
-    id: 'primer on dry skin',
-    change: (step, { features }) =>
-      primesSkin(step) && features.dry && features.oily.length === 0
-        ? {
-            words: msg`A hydrating primer, all over`,
-            why: msg`dry skin`,
-            set: {
-              placements: [both('zone.wholeFace')],
-              wants: { ...step.wants, finishes: ['dewy', 'natural'] },
-            },
-          }
-        : null,
-  },
-  {
-    id: 'primer on dry patches',
-    change: (step, { features }) => {
-      const dry = dryPatches(features);
-      if (!primesSkin(step) || dry.length === 0 || features.oily.length > 0) return null;
-      return {
-        words: msg`A hydrating primer on ${listed(dry.map((one) => term(one)))}`,
-        why: msg`dry there`,
-        set: {
-          placements: places(dry.flatMap((zone) => GUIDES_OF_SKIN[zone])),
-          wants: { ...step.wants, finishes: ['dewy', 'natural'] },
-        },
-      };
-    },
-  },
-  {
-    id: 'primer over texture',
-    change: (step, { features }) =>
-      primesSkin(step) &&
-      textured(features) &&
-      features.oily.length === 0 &&
-      !features.dry &&
-      dryPatches(features).length === 0
-        ? {
-            words: msg`A smoothing primer over cheeks and nose`,
-            why: msg`pores and texture`,
-            set: {
-              placements: places(['zone.apple', 'zone.noseSide']),
-              wants: { ...step.wants, finishes: ['natural', 'matte'] },
-            },
-          }
-        : null,
-  },
-  {
-    id: 'moisture on dry skin',
-    change: (step, { features }) =>
-      moistens(step) && features.dry
-        ? {
-            words: msg`More moisture, and longer to sink in`,
-            why: msg`dry skin`,
-            set: { waitMinutes: step.waitMinutes + 2, doseMgPerCm2: rounded(1.2 * step.doseMgPerCm2) },
-          }
-        : null,
-  },
-  {
-    id: 'moisture on dry patches',
-    change: (step, { features }) => {
-      const dry = dryPatches(features);
-      if (!moistens(step) || dry.length === 0) return null;
-      return {
-        words: msg`Twice on ${listed(dry.map((one) => term(one)))}, and longer to sink in`,
-        why: msg`dry there`,
-        set: {
-          waitMinutes: step.waitMinutes + 2,
-          note: noted(step, msg`Twice on ${listed(dry.map((one) => term(one)))}.`),
-        },
-      };
-    },
-  },
-  {
-    id: 'set where oily',
-    change: (step, { features }) => {
-      const oily = features.oily.filter((zone) => zone !== 'lids');
-      if (!setsSkin(step) || isUnderEye(step) || oily.length === 0) return null;
-      const all = oily.includes('cheeks') && oily.length >= 3;
-      const guides = all
-        ? (['zone.wholeFace'] as const)
-        : [
-            ...guidesOf(step).filter((g) => g.startsWith('zone.')),
-            ...oily.flatMap((zone) => GUIDES_OF_SKIN[zone]),
-          ];
-      return {
-        words: all ? msg`Powder everywhere` : msg`Powder on ${listed(oily.map((one) => term(one)))} too`,
-        why: all ? msg`very oily skin is set everywhere` : msg`oily there`,
-        set: { placements: places(guides), doseMgPerCm2: rounded(Math.min(0.6, step.doseMgPerCm2 * 1.15)) },
-      };
-    },
-  },
-  {
-    id: 'less powder',
-    change: (step, { features }) =>
-      setsSkin(step) && features.oily.length === 0 && (features.dry || isLined(features))
-        ? {
-            words: msg`A third less powder`,
-            why: features.dry ? msg`dry skin` : msg`lined skin`,
-            set: { doseMgPerCm2: rounded(0.7 * step.doseMgPerCm2) },
-          }
-        : null,
-  },
-  {
-    id: 'little powder on dry patches',
-    change: (step, { features }) => {
-      // What is set anyway stays set: colour laid on what is wet would be worse than a little powder.
-      const dry = dryPatches(features).filter((zone) =>
-        guidesOf(step).some((guide) => liesOver(guide, zone)),
-      );
-      if (step.role !== 'powder' || dry.length === 0) return null;
-      const asIs = features.oily.length > 0 || isLined(features);
-      return {
-        words: msg`As little powder as will hold on ${listed(dry.map((one) => term(one)))}`,
-        why: msg`dry there: powder shows on patches`,
-        set: {
-          note: noted(
-            step,
-            msg`Last, and with what is left on the brush: ${listed(dry.map((one) => term(one)))}.`,
-          ),
-          ...(asIs ? {} : { doseMgPerCm2: rounded(0.85 * step.doseMgPerCm2) }),
-        },
-      };
-    },
-  },
-  {
-    id: 'no settled powder on lines',
-    change: (step, { features }) =>
-      step.role === 'powder' &&
-      isUnderEye(step) &&
-      (linedUnderEye(features).length > 0 ||
-        isDryAt(features, 'under the eyes') ||
-        features.age === 'mature') &&
-      (step.waitMinutes > 0 || step.doseMgPerCm2 > 0.25)
-        ? {
-            words: msg`A thin veil, not left to settle`,
-            why: msg`lined or dry under the eye`,
-            set: { waitMinutes: 0, passes: 1, doseMgPerCm2: Math.min(0.25, step.doseMgPerCm2) },
-          }
-        : null,
-  },
   {
     id: 'inner corner only',
     change: (step, { features }) => {
