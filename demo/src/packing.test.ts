@@ -248,3 +248,51 @@ test('who has no chart is named and packed nothing for; who has only hair is nei
   ];
   expect(packParty({ date: DATE }, { ...plan, guests }, charts, kit, options).without).toEqual(['Uncharted']);
 });
+
+describe('by what each face takes', () => {
+  const [one] = newest.filter(
+    ({ steps }) =>
+      steps.some(({ use }) => use.some(({ product }) => product.kind === 'mascara')) &&
+      steps.some(({ role, use }) => role === 'lip' && use.length > 0),
+  );
+  const bare: Chart = {
+    ...one!,
+    steps: one!.steps.filter(
+      ({ role, use }) =>
+        role !== 'lip' && role !== 'lip line' && !use.some(({ product }) => product.kind === 'mascara'),
+    ),
+  };
+  const listOf = (...charts: Chart[]) => {
+    const { plan, charts: byGuest } = partyOf(charts);
+    return packParty({ date: DATE }, plan, byGuest, kit, options);
+  };
+  const once = (key: string, ...charts: Chart[]) =>
+    listOf(...charts).disposables.find((thing) => thing.key === `once:${key}`)!.detail;
+
+  test('wands and lip tools for the faces that have lashes and lips done, capes for all', () => {
+    expect(once('wands', one!, one!, bare)).toBe('10 for 2 faces');
+    expect(once('lipTools', one!, bare, bare)).toBe('5 for 1 face');
+    expect(once('capes', one!, bare, bare)).toBe('5 for 3 faces');
+    expect(once('wands', bare)).toBe('2 to spare');
+  });
+
+  test('a bag has what is on the lips and sets the skin: not the lip colour of a cheek, nor the powder of a lid', () => {
+    const lip = one!.steps.find(({ role, use }) => role === 'lip' && use.length > 0)!;
+    const powder = one!.steps.find(({ role, use }) => role === 'powder' && use.length > 0)!;
+    const named = (step: Chart['steps'][number]) => productName(step.use[0]!.product);
+    const bagOf = (...steps: Chart['steps'][number][]) => listOf({ ...one!, steps }).bags[0]!.detail;
+    expect(bagOf(lip, powder)).toContain(named(lip));
+    expect(bagOf(lip, powder)).toContain(named(powder));
+    const onLid = { ...powder, placements: [{ guide: 'zone.mobileLid' as const, side: 'both' as const }] };
+    expect(bagOf({ ...lip, role: 'blush' as const }, onLid)).toBe('3 blotting sheets, tissues');
+  });
+
+  test('nothing its person must not have by now', () => {
+    const lip = one!.steps.find(({ role, use }) => role === 'lip' && use.length > 0)!;
+    const { product } = lip.use[0]!;
+    const tested = { productId: product.id, product: 'it', verdict: 'reacted' as const, on: '2031-05-01' };
+    const minded = { ...one!, client: { ...one!.client, patchTests: [tested] } };
+    expect(listOf(one!).bags[0]!.detail).toContain(productName(product));
+    expect(listOf(minded).bags[0]!.detail).not.toContain(productName(product));
+  });
+});

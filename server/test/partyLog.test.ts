@@ -1,5 +1,5 @@
 import type { Agent } from 'supertest';
-import { instantAt, type PartyEvent, type PartyPlan } from '@toile/core';
+import { instantAt, matchAllergens, productName, type PartyEvent, type PartyPlan } from '@toile/core';
 import {
   newId,
   type PackingAnswer,
@@ -8,6 +8,7 @@ import {
   type Problem,
   type VisitMinutesAnswer,
 } from '@toile/contract';
+import { inStudio } from '../src/db/connection';
 import { demo, keyed, testServer, type TestServer } from './testServer';
 
 let server: TestServer;
@@ -119,6 +120,31 @@ test('what is packed is what the charts take, and the bag is by its guest', asyn
   expect(list.without).toEqual(plan.guests.filter((guest) => !with_.includes(guest)).map(({ name }) => name));
   expect(list.products.length + list.short.length).toBeGreaterThan(0);
   await artist.get(`/api/parties/${party.id}/packing?today=soon`).expect(422);
+});
+
+test('what is noted of somebody since their chart was written is in no bag of theirs', async () => {
+  const { chartId } = await withChart('2031-06-14');
+  const { steps, client } = demo.charts.filter(({ id }) => id === chartId).at(-1)!;
+  const bag = async (): Promise<string> => {
+    const { body } = await artist.get(`/api/parties/${party.id}/packing?today=2031-05-14`).expect(200);
+    return (body as PackingAnswer).bags.find(({ key }) => key === `bag:${plan.guests[0]!.id}`)!.detail;
+  };
+  const [lip] = steps.flatMap(({ role, use }) => (role === 'lip' ? use.map(({ product }) => product) : []));
+  const ingredient = lip!.ingredients.find((one) => matchAllergens([one], [one]).length > 0)!;
+  expect(await bag()).toContain(productName(lip!));
+  const note = (sensitivities: readonly string[]) =>
+    inStudio(server.db, demo.studio.id, (tx) =>
+      tx
+        .updateTable('clients')
+        .set({ sensitivities: JSON.stringify(sensitivities) })
+        .where('id', '=', client.id)
+        .execute(),
+    );
+  await note([ingredient]);
+  expect(await bag()).not.toContain(productName(lip!));
+  expect(await bag()).not.toContain(ingredient);
+  await note(client.sensitivities);
+  expect(await bag()).toContain(productName(lip!));
 });
 
 test('past visits are told as planned and as they went; nobody’s name who was made up is in it', async () => {

@@ -25,6 +25,7 @@ import { call } from '../../data/call';
 import { useChart, useChartWear, useRefresh, useSession } from '../../data/hooks';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Column, Field, Label, Line, Ready, Screen, Subheading } from '../../ui';
+import { useMinded } from '../clients/useMinded';
 import { LinkShown } from '../share/LinkShown';
 import { capital } from '../words/capital';
 import { instantInWords, todayText, withHours, zoneOfDays } from '../words/dates';
@@ -89,7 +90,8 @@ function Outlook({ chart, wear }: WearProps) {
 
 /** When touching up pays, with what, and as a small card for whoever wears it. */
 function TouchUps({ chart, outlook }: { readonly chart: Chart; readonly outlook: readonly ZoneOutlook[] }) {
-  const plan = useMemo(() => touchUpPlan(chart, outlook), [chart, outlook]);
+  const minded = useMinded(chart);
+  const plan = useMemo(() => touchUpPlan(minded, outlook), [minded, outlook]);
   const print = (paper: 'a4' | 'letter'): void =>
     window.location.assign(pathTo('touchUpCard', { id: chart.id }, { paper }));
   return (

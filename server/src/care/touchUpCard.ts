@@ -15,6 +15,7 @@ import { found, wrong } from '../http/problem';
 import { read, type Services } from '../http/register';
 import type { CardSide } from '../lessons/card';
 import { settingsNow } from '../studio/settings';
+import { chartNow } from './chartNow';
 import { wearGroups } from './zoneWears';
 
 /** What is said on a client's card: when, where and with what on one side, what to carry on the other. */
@@ -39,7 +40,7 @@ export function touchUpSides(
 /** A card for whoever wears a chart. */
 export function registerTouchUps(services: Services): void {
   read(services, 'touchUpCard', async ({ tx, params, query, now }) => {
-    const chart = found(await newestVersion(tx, params.id));
+    const chart = await chartNow(tx, found(await newestVersion(tx, params.id)), now);
     const { settings } = await settingsNow(tx);
     const plan = touchUpPlan(chart, chartOutlook(chart, await wearGroups(tx, chart.client.id, now)));
     if (plan.visits.length === 0) throw wrong('id', msg`No touch-up is worth its minutes on this day`);

@@ -1,6 +1,7 @@
 import { minutesAsGiven, type Chart, type PartyPlan } from '@toile/core';
 import type { PartyChart } from '@toile/contract';
 import type { Tx } from '../db/connection';
+import { chartsNow } from '../care/chartNow';
 import { found } from '../http/problem';
 
 export type PartyRow = {
@@ -53,6 +54,17 @@ export async function newestCharts(tx: Tx, party: PartyRow): Promise<ReadonlyMap
     .orderBy('version', 'desc')
     .execute();
   return new Map(rows.map((row) => [row.chart_id, row.document]));
+}
+
+/** The same with what is noted of their people by now: for what leaves the house. */
+export async function newestChartsNow(
+  tx: Tx,
+  party: PartyRow,
+  now: Date,
+): Promise<ReadonlyMap<string, Chart>> {
+  const charts = await newestCharts(tx, party);
+  const minded = await chartsNow(tx, [...charts.values()], now);
+  return new Map([...charts.keys()].map((id, i) => [id, minded[i]!]));
 }
 
 /** By whose look each is, and how long it takes as it stands: whole minutes, up. */

@@ -23,7 +23,7 @@ import { announce, openLine, type Live } from '../charts/live';
 import { inStudio, type Tx } from '../db/connection';
 import { ProblemError } from '../http/problem';
 import { allowed, checkedParams, read, write, type Services } from '../http/register';
-import { chartIdOf, newestCharts, partyRow, type PartyRow } from './charts';
+import { chartIdOf, newestCharts, newestChartsNow, partyRow, type PartyRow } from './charts';
 import { partyEventOf, partyEventRow } from './events';
 
 /** Minutes are learned from so many parties, the last ones: hands get quicker. */
@@ -61,7 +61,7 @@ export function registerPartyLog(services: Services, live: Live): void {
 
   read(services, 'partyPacking', async ({ tx, params, query, now }) => {
     const party = await partyRow(tx, params.id);
-    const charts = await newestCharts(tx, party);
+    const charts = await newestChartsNow(tx, party, now);
     const byGuest = new Map(
       (party.plan?.guests ?? []).flatMap((guest): [string, Chart][] => {
         const chart = chartIdOf(party, guest) ? charts.get(chartIdOf(party, guest)!) : undefined;

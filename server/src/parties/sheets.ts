@@ -21,7 +21,7 @@ import type { SheetPaper } from '../print/callSheetPdf';
 import { sheetPage } from '../shares/page';
 import { settingsNow } from '../studio/settings';
 import { wearGroups } from '../care/zoneWears';
-import { chartIdOf, newestCharts, partyRow, type PartyRow } from './charts';
+import { chartIdOf, newestChartsNow, partyRow, type PartyRow } from './charts';
 
 /** Links of one party that are listed. */
 const MOST_LINKS = 200;
@@ -113,7 +113,7 @@ async function sheetOf(
     .where('id', '=', partyId)
     .executeTakeFirstOrThrow();
   const asked = readSheetFor(whom);
-  const charts = await newestCharts(tx, party);
+  const charts = await newestChartsNow(tx, party, now);
   const looks = new Map(
     (party.plan?.guests ?? []).flatMap((guest): [string, string][] => {
       const chart = charts.get(chartIdOf(party, guest) ?? '');

@@ -251,7 +251,8 @@ test('tools: the most in use or being cleaned at once, and one more; each face a
 });
 
 test('disposables: a fifth more, half more without a shop, at least two more', () => {
-  expect(disposablesFor(10)).toEqual({
+  const all = (faces: number) => ({ faces, lashes: faces, lips: faces });
+  expect(disposablesFor(all(10))).toEqual({
     wands: 48,
     lipTools: 36,
     spatulas: 12,
@@ -259,8 +260,14 @@ test('disposables: a fifth more, half more without a shop, at least two more', (
     cotton: 48,
     gloves: 12,
   });
-  expect(disposablesFor(10, { shop: false }).wands).toBe(60);
-  expect(disposablesFor(1)).toMatchObject({ capes: 3, wands: 6 });
+  expect(disposablesFor(all(10), { shop: false }).wands).toBe(60);
+  expect(disposablesFor(all(1))).toMatchObject({ capes: 3, wands: 6 });
+  // Who wears extensions, or nothing on the lips, takes none; two are there for whoever comes besides.
+  expect(disposablesFor({ faces: 10, lashes: 4, lips: 0 })).toMatchObject({
+    capes: 12,
+    wands: 20,
+    lipTools: 2,
+  });
 });
 
 describe('the run-up', () => {

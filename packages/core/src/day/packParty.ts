@@ -246,22 +246,27 @@ export function toolsAtOnce(
 const DISPOSABLES = { wands: 4, lipTools: 3, spatulas: 1, capes: 1, cotton: 4, gloves: 1 } as const;
 export type Disposable = keyof typeof DISPOSABLES;
 
+/** How many faces there are, and how many of them take mascara and lips. */
+export type FacesToServe = { readonly faces: number; readonly lashes: number; readonly lips: number };
+
 /**
- * Disposables for a number of faces: a fifth more, half as much again where there is no shop, at least two
- * more.
+ * Disposables for so many faces: a fifth more, half as much again where there is no shop, at least two more.
  */
 export function disposablesFor(
-  faces: number,
+  { faces, lashes, lips }: FacesToServe,
   { shop = true }: { readonly shop?: boolean } = {},
 ): Record<Disposable, number> {
   const share = shop ? 1.2 : 1.5;
-  const count = (each: number): number => Math.max(Math.ceil(each * faces * share - 1e-9), each * faces + 2);
+  const count = (name: Disposable, served: number): number => {
+    const plain = DISPOSABLES[name] * served;
+    return Math.max(Math.ceil(plain * share - 1e-9), plain + 2);
+  };
   return {
-    wands: count(DISPOSABLES.wands),
-    lipTools: count(DISPOSABLES.lipTools),
-    spatulas: count(DISPOSABLES.spatulas),
-    capes: count(DISPOSABLES.capes),
-    cotton: count(DISPOSABLES.cotton),
-    gloves: count(DISPOSABLES.gloves),
+    wands: count('wands', lashes),
+    lipTools: count('lipTools', lips),
+    spatulas: count('spatulas', faces),
+    capes: count('capes', faces),
+    cotton: count('cotton', faces),
+    gloves: count('gloves', faces),
   };
 }

@@ -9,7 +9,8 @@ import {
   type Tool,
   type Unit,
 } from '../kit';
-import { toolsForFace, type Chart, type Step, type Use } from '../look';
+import { setsSkin, toolsForFace, type Chart, type Step, type Use } from '../look';
+import { barredBecause } from '../shade';
 import {
   disposablesFor,
   packProducts,
@@ -20,8 +21,9 @@ import {
   type Shared,
   type Take,
 } from './packParty';
+import { capital } from '../capital';
 import { listed } from '../listed';
-import { messages, msg, plural } from '../messages';
+import { messages, msg, plural, term } from '../messages';
 import { touchUpWhen, type TouchUpPlan } from '../trial';
 import { faceOf, placeOf, type Guest, type PartyPlan } from './party';
 
@@ -201,7 +203,7 @@ export function packParty(
       how,
     })),
     tools: toolsFor(faces),
-    disposables: faces.length === 0 ? [] : disposableThings(faces.length, shop),
+    disposables: faces.length === 0 ? [] : disposableThings(faces, shop),
     bags: faces.map((face) => bagOf(face, touchUps?.get(face.guest.id))),
     without: plan.guests
       .filter((guest) => guest.faceMinutes > 0 && !charts.has(guest.id))
@@ -269,7 +271,7 @@ function toolsFor(faces: readonly Face[]): Thing[] {
         each.length === 1 ? plural(each[0]!)`one a face|${each[0]!} a face` : msg`by each face’s chart`;
       return {
         key: `tool:${tool}`,
-        title: `${tool[0]!.toUpperCase()}${tool.slice(1)}`,
+        title: capital(term(tool)),
         detail: msg`${clean + more}: ${aFace}${soft ? '' : wet ? msg`, washed at home` : msg`, sprayed clean between faces`}, and ${more} spare`,
       };
     })
@@ -278,41 +280,63 @@ function toolsFor(faces: readonly Face[]): Thing[] {
 
 const isWet = (step: Step): boolean => step.use.some(({ product }) => !isPowder(product));
 
-function disposableThings(faces: number, shop: boolean): Thing[] {
-  const counts = disposablesFor(faces, { shop });
+function disposableThings(faces: readonly Face[], shop: boolean): Thing[] {
+  const having = (laid: (step: Step) => boolean): number =>
+    faces.filter(({ chart }) => chart.steps.some(laid)).length;
+  const served: Readonly<Record<Disposable, number>> = {
+    wands: having(({ use }) => use.some(({ product }) => product.kind === 'mascara')),
+    lipTools: having(laysLips),
+    spatulas: faces.length,
+    capes: faces.length,
+    cotton: faces.length,
+    gloves: faces.length,
+  };
+  const counts = disposablesFor(
+    { faces: faces.length, lashes: served.wands, lips: served.lipTools },
+    { shop },
+  );
   const names = Object.keys(DISPOSABLE_WORDS) as readonly Disposable[];
   return names.map((name) => ({
     key: `once:${name}`,
     title: DISPOSABLE_WORDS[name],
-    detail: msg`${counts[name]} for ${plural(faces)`${faces} face|${faces} faces`}${shop ? '' : msg`, more since there is no shop`}`,
+    detail:
+      served[name] === 0
+        ? msg`${counts[name]} to spare`
+        : msg`${counts[name]} for ${plural(served[name])`${served[name]} face|${served[name]} faces`}${shop ? '' : msg`, more since there is no shop`}`,
   }));
 }
 
+const laysLips = ({ role, use }: Step): boolean => (role === 'lip' || role === 'lip line') && use.length > 0;
+
 /**
- * What is kept at hand for one face: its lip, its powder, what its touch-ups ask beside them and when they
+ * What is kept at hand for one face, of what its person may have as the chart is minded now: its lip, its
+ * powder, what its touch-ups ask beside them and when they
  * are, and glue where lashes are worn.
  */
 function bagOf({ guest, chart }: Face, touchUps: TouchUpPlan | undefined): Thing {
-  const of = (kinds: readonly string[]): string[] => [
+  const of = (laid: (step: Step) => boolean): string[] => [
     ...new Set(
-      chart.steps.flatMap((step) =>
-        step.use
-          .filter(({ product }) => kinds.includes(product.kind))
-          .map(({ product }) => productName(product)),
-      ),
+      chart.steps
+        .filter(laid)
+        .flatMap((step) =>
+          step.use.flatMap(({ product }) =>
+            barredBecause(product, step, chart.client) === null ? [productName(product)] : [],
+          ),
+        ),
     ),
   ];
-  const powders = of(['powder']);
+  const powders = of(setsSkin);
+  const lashes = of(({ use }) => use.some(({ product }) => product.kind === 'lashes'));
   return {
     key: `bag:${guest.id}`,
     title: msg`Touch-up bag: ${guest.name}`,
     detail: `${touchUps && touchUps.visits.length > 0 ? `${touchUpWhen(touchUps)} ` : ''}${[
       ...new Set([
-        ...of(['lip liner', 'lip colour']),
+        ...of(laysLips),
         ...powders.slice(0, 1),
         ...(touchUps?.bag ?? []).filter((thing) => !ALWAYS_IN.includes(thing)),
         msg`${BLOTTING} blotting sheets`,
-        ...(of(['lashes']).length > 0 ? [msg`lash glue`] : []),
+        ...(lashes.length > 0 ? [msg`lash glue`] : []),
         msg`tissues`,
       ]),
     ].join(', ')}`,

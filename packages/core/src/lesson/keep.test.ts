@@ -104,3 +104,21 @@ test('a powder of lids sets no concealer, and wants no cover', () => {
   expect(standAlone(plan, [lids, blush])).toEqual([]);
   expect(standAlone(plan, [powder, blush])).toHaveLength(1);
 });
+
+test('what evens a lid is no cover for powder on the skin, nor is a corrector of lids uncovered', () => {
+  const laid = (role: (typeof ROLES)[number], n: number, guide: 'zone.mobileLid' | 'zone.chin'): Step => ({
+    ...stepOf(role, 2, n),
+    placements: [{ guide, side: 'both' }],
+  });
+  const base = stepOf('base', 2, 1);
+  const powder = laid('powder', 2, 'zone.chin');
+  const lid = laid('conceal', 3, 'zone.mobileLid');
+  const spot = laid('conceal', 4, 'zone.chin');
+  const plan = [base, powder, lid, spot];
+  expect(standAlone(plan, [lid, powder])).toEqual([
+    'powder 2 has nothing to go with: no base, no concealer.',
+  ]);
+  expect(standAlone(plan, [spot, powder])).toEqual([]);
+  expect(standAlone(plan, [laid('correct', 5, 'zone.mobileLid')])).toEqual([]);
+  expect(standAlone(plan, [laid('correct', 5, 'zone.chin')])).toHaveLength(1);
+});

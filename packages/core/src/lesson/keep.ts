@@ -1,3 +1,4 @@
+import { isAtEyesOrLips } from '../face';
 import { isWet } from '../kit';
 import { setsSkin, type Step } from '../look';
 import { msg } from '../messages';
@@ -56,7 +57,8 @@ function gives(step: Step): Bits {
   const covers =
     (step.role === 'base' && step.use.length > 0) ||
     (step.role === 'conceal' && step.use.some(({ product }) => isWet(product)));
-  return covers ? COVER : 0;
+  // What evens a lid covers no skin that powder would set.
+  return covers && !isAtEyesOrLips(step) ? COVER : 0;
 }
 
 /**
@@ -64,7 +66,7 @@ function gives(step: Step): Bits {
  * powder sets nothing on bare skin, cream under the eye creases unset, a lip line is a rim.
  */
 function needs(step: Step, inPlan: Bits): Bits {
-  if (step.role === 'correct') return COVER;
+  if (step.role === 'correct' && !isAtEyesOrLips(step)) return COVER;
   if (step.role === 'lip line') return LIP;
   if (setsSkin(step)) return COVER & inPlan;
   const creases =

@@ -8,7 +8,7 @@ import { barredBecause } from '../shade';
 import { withArticle } from '../withArticle';
 import { minutesAtHome, standAlone, worthMost } from './keep';
 import { withToolsOf } from './tools';
-import { CHECKS, FAULTS, HOW } from './words';
+import { CHECKS, FAULTS, HOW, seenAs } from './words';
 
 /** What a client can do at home, and with what. */
 export type LessonAsk = {
@@ -159,8 +159,8 @@ function lessonStep(chart: Chart, step: Step, names: readonly string[]): LessonS
       ...new Set(step.placements.map((placement) => capital(inMirror(said(placement, landmarks, features))))),
     ],
     how: howAtHome(step),
-    check: CHECKS[step.role],
-    fault: FAULTS[step.role] ?? null,
+    check: CHECKS[seenAs(step)],
+    fault: FAULTS[seenAs(step)] ?? null,
     minutes: minutesAtHome(step),
     waitMinutes: step.waitMinutes,
   };

@@ -1,3 +1,4 @@
+import { isAtEyesOrLips, liesOver, touchesEyes, type Placement } from '../face';
 import type { Step } from '../look';
 import { messages, messagesIn } from '../messages';
 
@@ -13,10 +14,32 @@ export const HOW: Readonly<Record<Step['technique'], string>> = messages({
   'dot and melt': 'set dots, wait a little, and press their edges away',
   line: 'draw a thin line, the hand at rest',
 });
+/** What a step is to whoever looks at it: its kind of layer, or its place where that matters more. */
+type Seen = Step['role'] | 'spot' | 'on the lid' | 'on the lips' | 'on the neck';
+
+const ON_THE_SKIN: readonly Step['role'][] = ['base', 'conceal', 'correct', 'powder', 'care', 'highlight'];
+
+/** A concealer on a spot is no light under the eye; what lies on lids, lips or neck is looked at there. */
+export function seenAs(step: Pick<Step, 'role' | 'placements'>): Seen {
+  const { role, placements } = step;
+  if (!ON_THE_SKIN.includes(role) || placements.length === 0) return role;
+  if (isAtEyesOrLips(step) && role !== 'care') return touchesEyes(placements) ? 'on the lid' : 'on the lips';
+  if (role === 'base' && placements.every((p) => 'guide' in p && BELOW_THE_JAW.includes(p.guide)))
+    return 'on the neck';
+  return role === 'conceal' && !placements.some(isUnderEye) ? 'spot' : role;
+}
+const BELOW_THE_JAW: readonly string[] = ['zone.neck', 'zone.decollete'];
+const isUnderEye = (placement: Placement): boolean =>
+  'guide' in placement && liesOver(placement.guide, 'under the eyes');
+
 /** What is looked for when a step is done. */
-export const CHECKS: Readonly<Record<Step['role'], string>> = messages({
+export const CHECKS: Readonly<Record<Seen, string>> = messages({
   base: 'By the window: no edge at the jaw, and it agrees with the neck.',
   conceal: 'Look up: nothing lies in a line.',
+  spot: 'By the window, from an arm’s length: neither the spot nor what covers it.',
+  'on the lid': 'Eyes open and straight ahead: nothing gathers in the fold.',
+  'on the lips': 'Even to both corners, and nothing in their lines.',
+  'on the neck': 'Turn the head by the window: no edge at the jaw, none at the collar.',
   correct: 'The shadow is gone, not the skin.',
   brow: 'Both begin alike; brush them through.',
   lip: 'The middle and both corners are covered.',
@@ -33,20 +56,28 @@ export const CHECKS: Readonly<Record<Step['role'], string>> = messages({
   adornment: 'It holds.',
 });
 /** What is likely to go wrong, as it is seen, and what helps. */
-export const FAULTS: Readonly<
-  Partial<Record<Step['role'], { readonly seen: string; readonly cure: string }>>
-> = messagesIn(['seen', 'cure'], {
-  base: {
-    seen: 'It looks like a mask',
-    cure: 'Take half of it, and press a clean damp sponge, or a tissue, over it.',
-  },
-  conceal: { seen: 'It creases', cure: 'Less of it, at the inner corner only, pressed.' },
-  brow: { seen: 'Too hard', cure: 'Brush it through; next time begin further out.' },
-  blush: { seen: 'Too much', cure: 'Press a clean damp sponge, or a tissue, over it.' },
-  lash: { seen: 'It smudges', cure: 'Let it dry with the eyes down, and powder below.' },
-  powder: { seen: 'It looks dusty', cure: 'Press a damp sponge over it once, or a warm clean hand.' },
-  contour: { seen: 'A stripe', cure: 'Blend its lower edge upwards with nothing on the brush.' },
-  eye: { seen: 'It falls on the cheek', cure: 'Tap the brush off first, and sweep the cheek clean.' },
-  liner: { seen: 'It wobbles', cure: 'Rest the elbow, and join three short strokes.' },
-  lip: { seen: 'It bleeds', cure: 'Blot it, and press a little powder over a tissue.' },
-});
+export const FAULTS: Readonly<Partial<Record<Seen, { readonly seen: string; readonly cure: string }>>> =
+  messagesIn(['seen', 'cure'], {
+    base: {
+      seen: 'It looks like a mask',
+      cure: 'Take half of it, and press a clean damp sponge, or a tissue, over it.',
+    },
+    conceal: { seen: 'It creases', cure: 'Less of it, at the inner corner only, pressed.' },
+    spot: { seen: 'It shows as a light patch', cure: 'Less of it; press its edge alone until it is gone.' },
+    'on the lid': {
+      seen: 'It gathers in the fold',
+      cure: 'Eye closed, smooth it with a clean finger; less of it.',
+    },
+    'on the neck': {
+      seen: 'It comes off on the collar',
+      cure: 'Press a tissue over it, then a little powder.',
+    },
+    brow: { seen: 'Too hard', cure: 'Brush it through; next time begin further out.' },
+    blush: { seen: 'Too much', cure: 'Press a clean damp sponge, or a tissue, over it.' },
+    lash: { seen: 'It smudges', cure: 'Let it dry with the eyes down, and powder below.' },
+    powder: { seen: 'It looks dusty', cure: 'Press a damp sponge over it once, or a warm clean hand.' },
+    contour: { seen: 'A stripe', cure: 'Blend its lower edge upwards with nothing on the brush.' },
+    eye: { seen: 'It falls on the cheek', cure: 'Tap the brush off first, and sweep the cheek clean.' },
+    liner: { seen: 'It wobbles', cure: 'Rest the elbow, and join three short strokes.' },
+    lip: { seen: 'It bleeds', cure: 'Blot it, and press a little powder over a tissue.' },
+  });

@@ -11,8 +11,8 @@ const PLACES: Readonly<Record<Exclude<SkinZone, 'neck'>, SkinPlace>> = {
 };
 
 /**
- * Whether a layer lies on a zone of the skin, by its guides. What is placed nowhere, or drawn by hand, may lie
- * anywhere on the face.
+ * Whether a layer lies on a zone of the skin, by its guides. What is placed nowhere, or drawn by hand, may
+ * lie anywhere on the face.
  */
 export function liesOn(
   { placements }: { readonly placements: readonly Placement[] },

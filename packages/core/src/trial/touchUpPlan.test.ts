@@ -1,5 +1,7 @@
+import type { GUIDE_NAMES } from '../face';
 import { fitLook, type Chart } from '../look';
-import { client, KIT, LOOK, OCCASION, STAMP } from '../look/look.testing';
+import { snapshotOf } from '../kit';
+import { client, KIT, LOOK, OCCASION, product, STAMP } from '../look/look.testing';
 import { TRIAL_ZONES } from './measures';
 import { chartOutlook, touchUpDue, touchUpLines, touchUpPlan, touchUpWhen } from './touchUpPlan';
 import { worthTouchUps } from './touchUpTimes';
@@ -7,6 +9,7 @@ import { wearOutlook } from './outlook';
 import { wornByZone } from './wearCheck';
 import type { WearGroup } from './wearGroups';
 
+type GuideName = (typeof GUIDE_NAMES)[number];
 const FITTED = fitLook(LOOK, client(), KIT, OCCASION, STAMP).chart;
 const day = (hoursToLast: number, begins?: string): Chart => ({
   ...FITTED,
@@ -133,4 +136,63 @@ test('at an hour that is given what is due is what holds least by then; the long
   const early = chartOutlook(chart, [gone('nose', 0.5, 1)]);
   expect(touchUpDue(chart, early, 1)[0]).toMatch(/^Nose: /);
   expect(touchUpDue({ ...chart, steps: [] }, [], 5)).toEqual([]);
+});
+
+describe('with what lies there, and not with whatever is of its kind', () => {
+  const laid = (
+    n: number,
+    role: Chart['steps'][number]['role'],
+    kind: Parameters<typeof product>[1],
+    guide: GuideName,
+    more: Parameters<typeof product>[3] = {},
+  ): Chart['steps'][number] => ({
+    ...FITTED.steps[0]!,
+    id: `0190a000-0000-7000-8000-${String(n).padStart(12, '0')}`,
+    role,
+    placements: [{ guide, side: 'both' }],
+    use: [
+      {
+        unitId: null,
+        parts: 1,
+        measure: 'swipe',
+        product: snapshotOf(product(n, kind, [60, 20, 15], { line: `Line ${n}`, ...more })),
+      },
+    ],
+  });
+  const base = laid(700, 'base', 'base', 'zone.wholeFace');
+  const due = (...steps: Chart['steps'][number][]): string => duesOf({ ...day(14), steps: [base, ...steps] });
+  const duesOf = (chart: Chart): string => touchUpDue(chart, chartOutlook(chart, []), 14).join(' ');
+
+  test('a lid’s powder is none for shine; of two the one that lies there', () => {
+    const lid = laid(701, 'powder', 'powder', 'zone.mobileLid');
+    expect(due(lid)).toMatch(/Nose: blot, then press a little powder\./);
+    const eye = laid(702, 'powder', 'powder', 'zone.underEye');
+    const face = laid(703, 'powder', 'powder', 'tZonePowder');
+    expect(due(lid, eye)).toMatch(/Nose: blot, then press a little Ordway Line 702/);
+    expect(due(lid, eye, face)).toMatch(/Nose: blot, then press a little Ordway Line 703/);
+    expect(due(lid, eye, face)).toMatch(/Chin: blot, then press a little Ordway Line 703/);
+  });
+
+  test('a concealer of spots is none for under the eyes', () => {
+    const spot = laid(704, 'conceal', 'concealer', 'zone.ala');
+    expect(due(spot)).toMatch(/a dot of concealer only/);
+    expect(due(spot, laid(705, 'conceal', 'concealer', 'underEyeLight'))).toMatch(/a dot of Ordway Line 705/);
+  });
+
+  test('a lip colour worn as blush is the cheek’s, and what is on the lips the mouth’s', () => {
+    const cheek = laid(706, 'blush', 'lip colour', 'blushFull');
+    const told = due(cheek, laid(707, 'lip', 'lip colour', 'lips'));
+    expect(told).toMatch(/where it has gone, Ordway Line 706/);
+    expect(told).toMatch(/Mouth: blot, then Ordway Line 707/);
+  });
+
+  test('nothing the client must not have is named, nor carried', () => {
+    const powder = laid(708, 'powder', 'powder', 'tZonePowder', { ingredients: ['talc', 'lanolin'] });
+    const chart = { ...day(14), steps: [base, powder] };
+    expect(duesOf(chart)).toMatch(/Line 708/);
+    expect(JSON.stringify(planOf(chart, []))).toMatch(/Line 708/);
+    const minded = { ...chart, client: { ...chart.client, sensitivities: ['lanolin'] } };
+    expect(duesOf(minded)).toMatch(/press a little powder/);
+    expect(JSON.stringify(planOf(minded, []))).not.toMatch(/Line 708|lanolin/);
+  });
 });

@@ -369,3 +369,36 @@ test('what is worn is what is planned: halves of a trial and other variants stan
   };
   expect(wornByZone(adjusted).nose).toBe('Ordway Line');
 });
+
+test('of several bases each zone is told what lies there last, and nothing where none does', () => {
+  const [first] = CHART.steps;
+  const base = (
+    line: string,
+    ...guides: ('zone.wholeFace' | 'zone.neck' | 'zone.mobileLid' | 'zone.apple')[]
+  ) => ({
+    ...first!,
+    id: `${first!.id.slice(0, -4)}${line.length.toString().padStart(4, '0')}`,
+    role: 'base' as const,
+    use: [{ ...first!.use[0]!, product: { ...first!.use[0]!.product, line } }],
+    placements: guides.map((guide) => ({ guide, side: 'both' as const })),
+  });
+  const worn = (...steps: ReturnType<typeof base>[]) => wornByZone({ ...CHART, steps });
+  const face = base('Face', 'zone.wholeFace');
+  expect(worn(face).neck).toBeUndefined();
+  expect(worn(face).nose).toBe('Ordway Face');
+  const neck = base('Body cloth', 'zone.neck');
+  expect(worn(face, neck)).toMatchObject({
+    nose: 'Ordway Face',
+    underEye: 'Ordway Face',
+    neck: 'Ordway Body cloth',
+  });
+  expect(worn(base('Both of them', 'zone.wholeFace', 'zone.neck'))).toMatchObject({
+    chin: 'Ordway Both of them',
+    neck: 'Ordway Both of them',
+  });
+  // A lid's base, and one laid once more on the cheeks alone.
+  const more = worn(face, base('Lid', 'zone.mobileLid'), base('Second', 'zone.apple'));
+  expect(more).toMatchObject({ nose: 'Ordway Face', cheek: 'Ordway Second', forehead: 'Ordway Face' });
+  expect(worn(base('Lid', 'zone.mobileLid'))).toEqual({});
+  expect(worn({ ...face, placements: [] }).chin).toBe('Ordway Face');
+});

@@ -1,0 +1,47 @@
+import { GUIDE_NAMES, liesOver, touchesEyes, type Placement } from '../face';
+import type { Step } from '../look';
+import { CHECKS, FAULTS, seenAs } from './words';
+
+type Guide = (typeof GUIDE_NAMES)[number];
+const at = (...guides: readonly Guide[]): Placement[] => guides.map((guide) => ({ guide, side: 'both' }));
+const seen = (role: Step['role'], ...guides: readonly Guide[]) => seenAs({ role, placements: at(...guides) });
+
+test.each<[Step['role'], readonly Guide[], ReturnType<typeof seenAs>]>([
+  ['conceal', ['underEyeLight', 'outerWedge'], 'conceal'],
+  ['conceal', ['zone.underEye', 'zone.ala'], 'conceal'],
+  ['conceal', ['zone.ala', 'zone.chin'], 'spot'],
+  ['conceal', ['zone.mobileLid'], 'on the lid'],
+  ['powder', ['zone.mobileLid', 'zone.crease'], 'on the lid'],
+  ['powder', ['zone.mobileLid', 'zone.noseBridge'], 'powder'],
+  ['base', ['lips'], 'on the lips'],
+  ['base', ['zone.wholeFace', 'zone.neck'], 'base'],
+  ['base', ['zone.neck', 'zone.decollete'], 'on the neck'],
+  ['powder', ['zone.neck'], 'powder'],
+  ['care', ['lips'], 'care'],
+  ['care', ['zone.mobileLid'], 'care'],
+  ['eye', ['lid'], 'eye'],
+  ['lip', ['lips'], 'lip'],
+  ['conceal', [], 'conceal'],
+])('%s on %j is looked at as %s', (role, guides, as) => expect(seen(role, ...guides)).toBe(as));
+
+test('a concealer anywhere: under the eye what creases, on lids what gathers, else a spot', () => {
+  for (const guide of GUIDE_NAMES) {
+    const as = seen('conceal', guide);
+    if (liesOver(guide, 'under the eyes')) expect(as).toBe('conceal');
+    else if (touchesEyes(at(guide))) expect(as).toBe('on the lid');
+    else expect(['spot', 'on the lips']).toContain(as);
+  }
+  const outline: [number, number][] = [
+    [20, 0],
+    [30, 0],
+    [25, 5],
+  ];
+  const drawn: Placement = { outline, featherMm: 2, side: 'left' };
+  expect(seenAs({ role: 'conceal', placements: [drawn] })).toBe('spot');
+});
+
+test('nobody is sent to the inner corner for a spot, nor with a wet sponge to a lid', () => {
+  expect(FAULTS[seen('conceal', 'zone.chin')]!.cure).not.toMatch(/corner/);
+  expect(FAULTS[seen('powder', 'zone.mobileLid')]!.cure).not.toMatch(/sponge/);
+  expect(CHECKS[seen('base', 'zone.neck')]).toMatch(/jaw/);
+});
