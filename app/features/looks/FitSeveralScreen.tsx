@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import {
+  basesFace,
   msg,
   plural,
   productsInWords,
@@ -262,7 +263,7 @@ function FittedFace({
   readonly onOpen: (path: string) => void;
 }) {
   const chart: Chart | null = one.fitted?.chart ?? null;
-  const base = chart?.steps.find((s) => s.role === 'base');
+  const base = chart?.steps.find(basesFace);
   return (
     <Column gap="$1">
       <Subheading fontSize="$3">{one.name}</Subheading>

@@ -1,4 +1,5 @@
 import {
+  basesFace,
   measuresInWords,
   msg,
   productName,
@@ -57,12 +58,13 @@ export function useOf(match: ShadeMatch): Use[] {
 }
 
 /**
- * The chart with a match in its base: in the step asked for, else in its first base step. Null when it has
- * none.
+ * The chart with a match in its base: in the step asked for, else in its first base of the face. Null when it
+ * has none.
  */
 export function withMatch(chart: Chart, match: ShadeMatch, stepId: string | null): Chart | null {
   const step: Step | undefined =
     chart.steps.find((s) => s.id === stepId) ??
+    chart.steps.find((s) => basesFace(s) && s.variant === undefined) ??
     chart.steps.find((s) => s.role === 'base' && s.variant === undefined);
   if (!step) return null;
   return { ...chart, steps: chart.steps.map((s) => (s.id === step.id ? { ...s, use: useOf(match) } : s)) };

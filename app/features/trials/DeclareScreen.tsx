@@ -1,6 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import {
+  basesFace,
   changedSteps,
   differsBesides,
   isLocal,
@@ -113,7 +114,7 @@ function Declare({ newest, kit }: { readonly newest: Chart; readonly kit: Kit })
   const [id] = useState(newId);
   const [choosing, setChoosing] = useState<Choosing>(() => ({
     ...NOTHING,
-    stepId: stepsFor(chart, 'product').find((step) => step.role === 'base')?.id ?? null,
+    stepId: stepsFor(chart, 'product').find(basesFace)?.id ?? null,
   }));
   const [measure, setMeasure] = useState<TrialMeasure>('shine');
   const [by, setBy] = useState<Judge>('client');

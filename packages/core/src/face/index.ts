@@ -97,7 +97,14 @@ export {
   type PlacedShape,
   type Placement,
 } from './outlineOf';
-export { GUIDES_OF_SKIN, isAtEyesOrLips, liesOver, touchesEyes, type SkinPlace } from './skinPlaces';
+export {
+  GUIDES_OF_SKIN,
+  isAtEyesOrLips,
+  isBelowTheJaw,
+  liesOver,
+  touchesEyes,
+  type SkinPlace,
+} from './skinPlaces';
 export { halfCutTo, halfOf, halfOutline } from './halfFace';
 export { describePlacement, placeInShort, speakPlace, speakPlacement } from './describePlacement';
 export { contourFinder, isInHollow, type ContourFinder } from './guides';

@@ -1,4 +1,4 @@
-import { isAtEyesOrLips, liesOver, touchesEyes, type Placement } from '../face';
+import { isAtEyesOrLips, isBelowTheJaw, liesOver, touchesEyes, type Placement } from '../face';
 import type { Step } from '../look';
 import { messages, messagesIn } from '../messages';
 
@@ -24,11 +24,9 @@ export function seenAs(step: Pick<Step, 'role' | 'placements'>): Seen {
   const { role, placements } = step;
   if (!ON_THE_SKIN.includes(role) || placements.length === 0) return role;
   if (isAtEyesOrLips(step) && role !== 'care') return touchesEyes(placements) ? 'on the lid' : 'on the lips';
-  if (role === 'base' && placements.every((p) => 'guide' in p && BELOW_THE_JAW.includes(p.guide)))
-    return 'on the neck';
+  if (role === 'base' && isBelowTheJaw(step)) return 'on the neck';
   return role === 'conceal' && !placements.some(isUnderEye) ? 'spot' : role;
 }
-const BELOW_THE_JAW: readonly string[] = ['zone.neck', 'zone.decollete'];
 const isUnderEye = (placement: Placement): boolean =>
   'guide' in placement && liesOver(placement.guide, 'under the eyes');
 

@@ -2,6 +2,7 @@ import type { LayerKind, Placement } from '../face';
 import { msg, term } from '../messages';
 import { MOST_DOSE, MOST_IN_A_STEP, titleOf, type Chart, type Phase, type Step } from './document';
 import { phaseOrder } from './fitLook';
+import { basesFace } from './ofSkin';
 
 type Plan = Pick<
   Step,
@@ -110,7 +111,7 @@ const DEEPER_EDGE_STEPS = 1.5;
  * the look's way of working half its dose and half its minutes; the same chart when it has no base.
  */
 export function withDeeperEdge(chart: Chart, id: string): Chart {
-  const base = chart.steps.find((s) => s.role === 'base');
+  const base = chart.steps.find(basesFace);
   if (!base) return chart;
   const { done: _done, ...plan } = base;
   const edge: Step = {

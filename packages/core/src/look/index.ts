@@ -172,5 +172,5 @@ export {
 } from './takenDown';
 export { colourDrawn } from './colourDrawn';
 export { laysBalm, NOTED, says } from './noteWords';
-export { primesSkin, setsSkin } from './ofSkin';
+export { basesFace, primesSkin, setsSkin } from './ofSkin';
 export { TOOLS_TO_MIND } from './toolsToMind';

@@ -1,4 +1,4 @@
-import { isAtEyesOrLips } from '../face';
+import { isAtEyesOrLips, isBelowTheJaw } from '../face';
 import type { LookStep } from './document';
 
 const LIDS: readonly string[] = ['zone.mobileLid', 'zone.crease', 'lid', 'innerLid', 'outerLid', 'openLid'];
@@ -12,6 +12,10 @@ export const primesLids = (step: Pick<LookStep, 'wants' | 'placements'>): boolea
   step.wants.kinds.includes('primer') &&
   isAtEyesOrLips(step) &&
   step.placements.some((p) => 'guide' in p && LIDS.includes(p.guide));
+
+/** Whether a step is a base of the face: one of lids, lips or neck alone is none. */
+export const basesFace = (step: Pick<LookStep, 'role' | 'placements'>): boolean =>
+  step.role === 'base' && !isAtEyesOrLips(step) && !isBelowTheJaw(step);
 
 /** Whether a step sets the skin with powder, and not only a lid. */
 export const setsSkin = (step: Pick<LookStep, 'role' | 'placements'>): boolean =>

@@ -2,7 +2,7 @@ import { sidesWhere } from '../../face';
 import { chromaOf } from '../../colour';
 import { msg, term } from '../../messages';
 import { titleOf, type LookStep } from '../document';
-import { primesSkin, setsSkin } from '../ofSkin';
+import { basesFace, primesSkin, setsSkin } from '../ofSkin';
 import { both, noted, rounded, type Adapter, type Adder } from './adapter';
 
 const COLOURED: readonly LookStep['role'][] = ['blush', 'lip', 'eye', 'bronze'];
@@ -170,7 +170,7 @@ export const DAY_ADDERS: readonly Adder[] = [
     id: 'a spray to hold it',
     add: (steps, { day, look, features }) => {
       const has = steps.some((s) => s.wants.kinds.includes('spray'));
-      const base = steps.some((s) => s.role === 'base');
+      const base = steps.some(basesFace);
       if (has || !base || !day.long || features.age === 'child' || look.forbids.kinds.includes('spray'))
         return [];
       return [
@@ -201,7 +201,7 @@ export const ADDERS: readonly Adder[] = [
     id: 'a primer for oil',
     add: (steps, { features, look }) => {
       const oily = features.oily.filter((zone) => zone !== 'lids');
-      const missing = !steps.some(primesSkin) && steps.some((s) => s.role === 'base');
+      const missing = !steps.some(primesSkin) && steps.some(basesFace);
       if (!missing || oily.length === 0 || look.forbids.kinds.includes('primer')) return [];
       return [
         {
@@ -224,7 +224,7 @@ export const ADDERS: readonly Adder[] = [
     id: 'powder for oil',
     add: (steps, { features, look }) => {
       const oily = features.oily.filter((zone) => zone !== 'lids');
-      const missing = !steps.some(setsSkin) && steps.some((s) => s.role === 'base');
+      const missing = !steps.some(setsSkin) && steps.some(basesFace);
       if (!missing || oily.length === 0 || look.forbids.kinds.includes('powder')) return [];
       return [
         {

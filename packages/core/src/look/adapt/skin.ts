@@ -1,6 +1,6 @@
 import { familiesMeant, toBeMinded } from '../../care';
 import { deltaE2000 } from '../../colour';
-import { offSides, sidesWhere } from '../../face';
+import { isBelowTheJaw, offSides, sidesWhere } from '../../face';
 import { listedFew } from '../../listed';
 import { msg, term } from '../../messages';
 import { apartInWords, faceColour, isLined, partsApart, skinTarget } from '../../shade';
@@ -9,7 +9,6 @@ import { TOOLS_TO_MIND } from '../toolsToMind';
 import {
   both,
   exchanged,
-  guidesOf,
   has,
   linedUnderEye,
   noted,
@@ -22,12 +21,6 @@ import {
 
 const isKind = (step: LookStep, kind: LookStep['wants']['kinds'][number]): boolean =>
   step.wants.kinds.includes(kind);
-const BELOW_THE_JAW: readonly GuideName[] = ['zone.neck', 'zone.decollete'];
-/** Whether all of a step lies on neck and decollete. */
-const isBelowTheJaw = (step: LookStep): boolean => {
-  const guides = guidesOf(step);
-  return guides.length > 0 && guides.every((guide) => BELOW_THE_JAW.includes(guide));
-};
 
 /** Another colour difference of face and neck than this is seen at the jaw. */
 const NECK_DIFFERS = 3;

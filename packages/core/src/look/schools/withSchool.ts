@@ -3,7 +3,7 @@ import { msg } from '../../messages';
 import { amountAsked } from '../amountAsked';
 import type { Chart, Step } from '../document';
 import { inOrder } from '../fitLook';
-import { setsSkin } from '../ofSkin';
+import { basesFace, setsSkin } from '../ofSkin';
 import { SCHOOL_NAMES, type Answer, type School, type SchoolAnswers } from './questions';
 
 type Changed = { readonly steps: readonly Step[]; readonly says: readonly string[] };
@@ -100,7 +100,7 @@ function contour({ schools, steps }: Chart): Changed {
   }
   if (schools.contour !== 'under base') return { steps, says: [] };
   const [full] = steps.filter(
-    (s) => s.role === 'base' && s.use.some((u) => ['medium', 'full', 'opaque'].includes(u.product.coverage)),
+    (s) => basesFace(s) && s.use.some((u) => ['medium', 'full', 'opaque'].includes(u.product.coverage)),
   );
   return {
     steps,

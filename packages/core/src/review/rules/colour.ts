@@ -1,6 +1,6 @@
 import { deltaE2000, hueOf, reconstructSpectrum, type Lab } from '../../colour';
-import { GUIDES_OF_SKIN, sidesWhere, type Placement, type SkinPlace } from '../../face';
-import { shownOfStep, type Step } from '../../look';
+import { GUIDES_OF_SKIN, isAtEyesOrLips, sidesWhere, type Placement, type SkinPlace } from '../../face';
+import { basesFace, shownOfStep, type Step } from '../../look';
 import { messagesIn, msg } from '../../messages';
 import {
   apartInWords,
@@ -302,6 +302,7 @@ export const COLOUR_RULES: readonly Rule[] = messagesIn(
           (s) => s.role === 'base' && s.placements.some((p) => 'guide' in p && p.guide === 'zone.neck'),
         );
         return coloured(on, 'base').flatMap(({ step, lab }) => {
+          if (!basesFace(step)) return [];
           const off = deltaE2000(lab, neck);
           return off > 5 && !carried
             ? [
@@ -325,7 +326,7 @@ export const COLOUR_RULES: readonly Rule[] = messagesIn(
       find: (on) =>
         on.steps.flatMap((step) => {
           const hit = on.misses(step).find(({ role }) => role === 'base');
-          if (!hit || onesEdge(on, step) || madeExact(on, step)) return [];
+          if (!hit || isAtEyesOrLips(step) || onesEdge(on, step) || madeExact(on, step)) return [];
           return [
             found([step], msg`${step.title} ${hit.miss.words}. Mix it, or choose another.`, on.another(step)),
           ];

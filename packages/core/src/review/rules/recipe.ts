@@ -1,6 +1,14 @@
 import { isPowder } from '../../kit';
 import { listed } from '../../listed';
-import { amountAsked, forbidsOf, inOrder, withinProhibitions, withoutStep, type Step } from '../../look';
+import {
+  amountAsked,
+  basesFace,
+  forbidsOf,
+  inOrder,
+  withinProhibitions,
+  withoutStep,
+  type Step,
+} from '../../look';
 import { messagesIn, msg, term } from '../../messages';
 import { isUnread, measuresInWords, MOST_TAKEN } from '../../shade';
 import { withArticle } from '../../withArticle';
@@ -190,7 +198,7 @@ export const RECIPE_RULES: readonly Rule[] = messagesIn(
       severity: 'note',
       why: 'Dark or shimmering loose shadow falls: eyes first, or powder to catch it.',
       find: (on) => {
-        const base = on.steps.findIndex((s) => s.role === 'base');
+        const base = on.steps.findIndex(basesFace);
         const risky = on.steps.find(
           (s, i) =>
             s.role === 'eye' &&
@@ -233,7 +241,7 @@ export const RECIPE_RULES: readonly Rule[] = messagesIn(
           : on.steps
               .filter(
                 (s) =>
-                  s.role === 'base' &&
+                  basesFace(s) &&
                   on.products(s).some((p) => ['medium', 'full', 'opaque'].includes(p.coverage)),
               )
               .map((s) =>

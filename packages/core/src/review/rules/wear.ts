@@ -1,13 +1,15 @@
 import {
+  dryPatches,
   drynessInWords,
   GUIDES_OF_SKIN,
   isAtEyesOrLips,
   sidesWhere,
   type Features,
   type Placement,
+  type SkinPlace,
 } from '../../face';
 import { propertiesOf } from '../../kit';
-import { laysBalm, newStep, says, setsSkin, withStep, type Chart, type Step } from '../../look';
+import { basesFace, laysBalm, newStep, says, setsSkin, withStep, type Chart, type Step } from '../../look';
 import { messagesIn, msg, term } from '../../messages';
 import {
   dueMinutes,
@@ -23,7 +25,7 @@ import { changed, finishIs, found, isShiny, nameOf, type Fix, type Reviewed, typ
 const idBeside = (id: string, salt: string): string => `${id.slice(0, 34)}${salt}`;
 const oilyOf = (on: Reviewed): readonly Features['oily'][number][] =>
   on.chart.client.features.oily.filter((zone) => zone !== 'lids');
-const placesOf = (zones: readonly Features['oily'][number][]): Placement[] =>
+const placesOf = (zones: readonly SkinPlace[]): Placement[] =>
   zones.flatMap((zone) => GUIDES_OF_SKIN[zone]).map((guide) => ({ guide, side: 'both' as const }));
 
 /** The steps that prime the skin: a primer for lids or lips does nothing for the forehead. */
@@ -136,7 +138,10 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
         !on.day.heat && !on.day.humidity
           ? []
           : on.steps
-              .filter((s) => s.role === 'base' && on.products(s).some((p) => p.finish === 'dewy'))
+              .filter(
+                (s) =>
+                  s.role === 'base' && !isAtEyesOrLips(s) && on.products(s).some((p) => p.finish === 'dewy'),
+              )
               .map((s) =>
                 found(
                   [s],
@@ -170,7 +175,7 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
       why: 'Where skin gets oily the base slides: a mattifying primer goes there, and only there.',
       find: (on) => {
         const oily = oilyOf(on);
-        const base = on.steps.find((s) => s.role === 'base');
+        const base = on.steps.find(basesFace);
         const primer = primersOf(on)[0];
         if (oily.length === 0 || !base || mattifiersOf(on).length > 0) return [];
         const isMatte = finishIs('matte');
@@ -203,7 +208,7 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
       find: (on) => {
         const mattifiers = mattifiersOf(on);
         const held = on.steps.filter((s) => setsSkin(s) || mattifiers.includes(s));
-        const base = on.steps.find((s) => s.role === 'base');
+        const base = on.steps.find(basesFace);
         if (!base || held.length === 0) return [];
         const left = oilyOf(on).filter(
           (zone) => !held.some((s) => placesOf([zone]).some((p) => on.reaches(s, p))),
@@ -235,7 +240,7 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
       why: 'Set where it moves for this client; very oily skin is set everywhere.',
       find: (on) => {
         const oily = oilyOf(on);
-        const base = on.steps.find((s) => s.role === 'base');
+        const base = on.steps.find(basesFace);
         if (oily.length === 0 || !base || on.steps.some(setsSkin)) return [];
         const step: Step = {
           ...newStep('powder', idBeside(base.id, 'a2'), placesOf(oily)),
@@ -260,7 +265,12 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
         oilyOf(on).length < 2
           ? []
           : on.steps
-              .filter((s) => s.role === 'base' && on.products(s).some((p) => p.finish === 'dewy'))
+              .filter(
+                (s) =>
+                  basesFace(s) &&
+                  on.products(s).some((p) => p.finish === 'dewy') &&
+                  placesOf(oilyOf(on)).some((place) => on.reaches(s, place)),
+              )
               .map((s) =>
                 found(
                   [s],
@@ -275,10 +285,17 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
       severity: 'note',
       why: 'Matte bases and much powder show every dry patch.',
       find: (on) => {
-        const dry = drynessInWords(on.chart.client.features);
+        const { features } = on.chart.client;
+        const dry = drynessInWords(features);
+        const patches = placesOf(dryPatches(features));
         return dry
           ? on.steps
-              .filter((s) => s.role === 'base' && on.products(s).some((p) => p.finish === 'matte'))
+              .filter(
+                (s) =>
+                  basesFace(s) &&
+                  on.products(s).some((p) => p.finish === 'matte') &&
+                  (patches.length === 0 || patches.some((place) => on.reaches(s, place))),
+              )
               .map((s) =>
                 found(
                   [s],
@@ -344,7 +361,7 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
           on.steps.some(
             (s) => s.wants.kinds.includes('spray') || on.products(s).some((p) => p.kind === 'spray'),
           ) ||
-          !on.steps.some((s) => s.role === 'base')
+          !on.steps.some(basesFace)
         )
           return [];
         const step: Step = {
@@ -359,7 +376,7 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
           handsOnMinutes: 2,
           waitMinutes: 1,
         };
-        const base = on.steps.find((s) => s.role === 'base')!;
+        const base = on.steps.find(basesFace)!;
         return [
           found(
             [base],
@@ -535,7 +552,7 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
       severity: 'note',
       why: 'Step back: daylight, flash, left against right, cheeks again now that the lip is on.',
       find: (on) =>
-        on.steps.some((s) => s.phase === 'finish') || !on.steps.some((s) => s.role === 'base')
+        on.steps.some((s) => s.phase === 'finish') || !on.steps.some(basesFace)
           ? []
           : on.steps.slice(-1).map((s) =>
               found([s], msg`The chart ends without a last look in daylight and flash.`, {
@@ -561,6 +578,7 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
         const shiny = on.steps.filter(
           (s) =>
             ['base', 'bronze', 'blush', 'highlight', 'powder'].includes(s.role) &&
+            !isAtEyesOrLips(s) &&
             on.products(s).some(isShiny),
         );
         if (shiny.length <= 3) return [];
