@@ -100,6 +100,7 @@ export {
 export {
   GUIDES_OF_SKIN,
   isAtEyesOrLips,
+  isAtLips,
   isBelowTheJaw,
   liesOver,
   touchesEyes,

@@ -52,6 +52,13 @@ export const isAtEyesOrLips = ({ placements }: { readonly placements: readonly P
       'guide' in p && (EYE_ZONES.includes(p.guide) || AT_EYES_OR_LIPS.includes(guideNamed(p.guide).kind)),
   );
 
+const AT_LIPS: readonly LayerKind[] = ['lip', 'lip line'];
+
+/** Whether all of a step lies on the lips. */
+export const isAtLips = ({ placements }: { readonly placements: readonly Placement[] }): boolean =>
+  placements.length > 0 &&
+  placements.every((p) => 'guide' in p && AT_LIPS.includes(guideNamed(p.guide).kind));
+
 const BELOW_THE_JAW: readonly GuideName[] = ['zone.neck', 'zone.decollete'];
 
 /** Whether all of a step lies on neck and decollete. False for what is placed nowhere, or drawn by hand. */

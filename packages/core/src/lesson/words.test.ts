@@ -11,6 +11,8 @@ test.each<[Step['role'], readonly Guide[], ReturnType<typeof seenAs>]>([
   ['conceal', ['zone.underEye', 'zone.ala'], 'conceal'],
   ['conceal', ['zone.ala', 'zone.chin'], 'spot'],
   ['conceal', ['zone.mobileLid'], 'on the lid'],
+  ['conceal', ['zone.browBone'], 'spot'],
+  ['conceal', ['brow'], 'spot'],
   ['powder', ['zone.mobileLid', 'zone.crease'], 'on the lid'],
   ['powder', ['zone.mobileLid', 'zone.noseBridge'], 'powder'],
   ['base', ['lips'], 'on the lips'],

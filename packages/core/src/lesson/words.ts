@@ -1,4 +1,4 @@
-import { isAtEyesOrLips, isBelowTheJaw, liesOver, touchesEyes, type Placement } from '../face';
+import { isAtEyesOrLips, isAtLips, isBelowTheJaw, liesOver, touchesEyes, type Placement } from '../face';
 import type { Step } from '../look';
 import { messages, messagesIn } from '../messages';
 
@@ -23,7 +23,8 @@ const ON_THE_SKIN: readonly Step['role'][] = ['base', 'conceal', 'correct', 'pow
 export function seenAs(step: Pick<Step, 'role' | 'placements'>): Seen {
   const { role, placements } = step;
   if (!ON_THE_SKIN.includes(role) || placements.length === 0) return role;
-  if (isAtEyesOrLips(step) && role !== 'care') return touchesEyes(placements) ? 'on the lid' : 'on the lips';
+  if (role !== 'care' && isAtLips(step)) return 'on the lips';
+  if (role !== 'care' && isAtEyesOrLips(step) && touchesEyes(placements)) return 'on the lid';
   if (role === 'base' && isBelowTheJaw(step)) return 'on the neck';
   return role === 'conceal' && !placements.some(isUnderEye) ? 'spot' : role;
 }

@@ -135,3 +135,17 @@ test('light on the lids is none of the layers of the face that shine', () => {
   expect(speaks('shine-everywhere', shining('cheekboneLight'))).toBe(true);
   expect(speaks('shine-everywhere', shining('lidCentre'))).toBe(false);
 });
+
+test('powder everywhere is led round the lids: what evens them after it is no cream over powder', () => {
+  const after = (guide: Guide): Scene => {
+    const evened = extra('Evened', 'eyes', 'base', PRODUCTS.base, [guide], {
+      use: use({ ...PRODUCTS.base, texture: 'cream' }),
+    });
+    return scene(
+      added(evened, 'brow', withStep('powder', { placements: [{ guide: 'zone.wholeFace', side: 'both' }] })),
+    );
+  };
+  expect(speaks('cream-over-powder', after('zone.chin'))).toBe(true);
+  expect(speaks('cream-over-powder', after('zone.mobileLid'))).toBe(false);
+  expect(speaks('cream-over-powder', after('zone.upperLip'))).toBe(false);
+});

@@ -4,6 +4,8 @@ import {
   boxOf,
   checkLimits,
   distanceToGuide,
+  isAtEyesOrLips,
+  isAtLips,
   outlineOf,
   type Box,
   type LimitBreach,
@@ -148,9 +150,16 @@ export function placeOf(placement: Placement, client: Chart['client'], role: Ste
 
 const ON_EYES: readonly Step['role'][] = ['brow', 'eye', 'liner', 'lash'];
 const ON_LIPS: readonly Step['role'][] = ['lip line', 'lip'];
-/** What covers the face is led round brows, eyes and lips: only layers of one of these lie on each other. */
-export const groupOf = (step: Pick<Step, 'role'>): 'eyes' | 'lips' | 'face' =>
-  ON_EYES.includes(step.role) ? 'eyes' : ON_LIPS.includes(step.role) ? 'lips' : 'face';
+/**
+ * What covers the face is led round brows, eyes and lips: only layers of one of these lie on each other. A
+ * base that evens the lids is theirs.
+ */
+export const groupOf = (step: Pick<Step, 'role' | 'placements'>): 'eyes' | 'lips' | 'face' => {
+  if (ON_EYES.includes(step.role)) return 'eyes';
+  if (ON_LIPS.includes(step.role)) return 'lips';
+  if (!isAtEyesOrLips(step)) return 'face';
+  return isAtLips(step) ? 'lips' : 'eyes';
+};
 /** Places share a spot from this share of the smaller one on; less is an edge that melts. */
 const SAME_SPOT = 0.15;
 

@@ -59,6 +59,15 @@ const named = ({ steps }: Sees, title: string) => steps.find((s) => s.title === 
 const guides = (s: LookStep | undefined) => (s?.placements ?? []).map((p) => ('guide' in p ? p.guide : ''));
 const plain = see({});
 
+test('a child’s base is sheer or light where it can be, of the face and of the neck', () => {
+  const base = FULL.steps.find(({ role }) => role === 'base')!;
+  const neck = { ...base, id: id(260), title: 'Neck', placements: at('zone.neck') };
+  const seen = see({ age: 'child' }, OCCASION, { look: { ...FULL, steps: [...FULL.steps, neck] } });
+  for (const title of [base.title, 'Neck'])
+    expect(named(seen, title)!.wants).toMatchObject({ coverages: ['sheer', 'light'], finishes: ['natural'] });
+  expect(named(see({}), base.title)!.wants).toEqual(base.wants);
+});
+
 test.each<[string, Partial<Features>, (sees: Sees) => unknown, unknown]>([
   [
     'primer where oily',

@@ -457,7 +457,9 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
           doseMgPerCm2: rounded(0.5 * step.doseMgPerCm2),
           passes: 1,
           handsOnMinutes: Math.max(1, Math.round(0.6 * step.handsOnMinutes)),
-          ...(step.role === 'base' ? { wants: { ...step.wants, finishes: ['natural'] } } : {}),
+          ...(step.role === 'base'
+            ? { wants: { ...step.wants, finishes: ['natural'], coverages: ['sheer', 'light'] } }
+            : {}),
         },
       };
     },
