@@ -4,11 +4,13 @@ import { reviewChart } from '.';
 import {
   added,
   extra,
+  failing,
   KIT,
   other,
   PRODUCTS,
   QUIET,
   scene,
+  STEPS,
   use,
   withFeatures,
   without,
@@ -149,3 +151,21 @@ test('powder everywhere is led round the lids: what evens them after it is no cr
   expect(speaks('cream-over-powder', after('zone.mobileLid'))).toBe(false);
   expect(speaks('cream-over-powder', after('zone.upperLip'))).toBe(false);
 });
+
+test('what did not hold at the nose is said of the base that lies there', () => {
+  const { chart, kit } = based(['zone.neck'], { line: 'Body' });
+  const told = (from: Chart) =>
+    reviewChart(from, kit, {}, failing(6)).find(({ rule }) => rule === 'holds-the-hours')?.stepIds;
+  const faceFirst = { ...chart, steps: inTurn(chart.steps) };
+  expect(told(chart)).toEqual([STEPS.base.id]);
+  expect(told(faceFirst)).toEqual([STEPS.base.id]);
+});
+/** The second of two bases after the first. */
+const inTurn = (steps: Chart['steps']): Chart['steps'] =>
+  steps.flatMap((s) =>
+    s.title === 'Second base'
+      ? []
+      : s.id === STEPS.base.id
+        ? [s, ...steps.filter(({ title }) => title === 'Second base')]
+        : [s],
+  );

@@ -124,6 +124,7 @@ export {
   WEAR_MARKS,
   WEAR_STATES,
   WearCheckSchema,
+  stepOnZone,
   wornByZone,
   zoneWears,
   type WearCheck,

@@ -63,6 +63,27 @@ const answer = (
 });
 const BAD = [...wears(NOW, 6, 1), ...wears(OFFER, 1, 8)];
 
+test('of several bases the one that lies at the place is spoken of, and exchanged', () => {
+  const [base] = CHART.steps;
+  const neck = {
+    ...base!,
+    id: `0190a000-0000-7000-8000-${'9'.padStart(12, '0')}`,
+    placements: [{ guide: 'zone.neck' as const, side: 'both' as const }],
+    use: [{ ...base!.use[0]!, product: { ...base!.use[0]!.product, line: 'Body' } }],
+  };
+  const both = { ...CHART, steps: [base!, neck, ...CHART.steps.slice(1)] };
+  const [one, ...rest] = learnedProposals(both, from(BAD));
+  expect(rest).toEqual([]);
+  expect(one).toMatchObject({ stepId: base!.id, now: NOW });
+  const ofNeck = BAD.map((group) => ({
+    ...group,
+    zone: 'neck' as const,
+    worn: group.worn === NOW ? 'Ordway Body' : group.worn,
+  }));
+  const [told] = learnedProposals(both, { ...from(ofNeck), lines: new Set(['Ordway Body', OFFER]) });
+  expect(told).toMatchObject({ stepId: neck.id, now: 'Ordway Body' });
+});
+
 test('what failed often is offered what surely fails less, with counts and what speaks against it', () => {
   const [one, ...rest] = keyed(BAD);
   expect(rest).toEqual([]);

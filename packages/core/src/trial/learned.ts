@@ -18,7 +18,7 @@ import {
 } from './proposals';
 import { skinGroupOf, type SkinGroup } from './skinGroup';
 import type { Decided, Question } from './trial';
-import { wornByZone } from './wearCheck';
+import { stepOnZone, wornByZone } from './wearCheck';
 import type { WearGroup } from './wearGroups';
 import { settingWords, wearSettingOf, type PlaceSetting } from './wearSetting';
 
@@ -78,7 +78,7 @@ export function learnedProposals(chart: Chart, from: LearnedFrom): LearnedPropos
   const worn = wornByZone(chart);
   const byZone = TRIAL_ZONES.flatMap((zone) => {
     const now = worn[zone];
-    const step = now === undefined ? undefined : stepWith(chart, zone === 'mouth' ? 'lip' : 'base');
+    const step = stepOnZone(chart, zone);
     return now === undefined || !step ? [] : fromWears(chart, zone, now, step, from);
   });
   // One offer a line: where several places ask for it the surest speaks.
@@ -109,9 +109,6 @@ type Weighed = LearnedProposal & {
    */
   readonly wider?: readonly { readonly key: string; readonly failed: number; readonly worn: number }[];
 };
-
-const stepWith = ({ steps }: Pick<Chart, 'steps'>, role: Step['role']): Step | undefined =>
-  steps.filter((step) => step.role === role && step.variant === undefined && step.use.length > 0).at(-1);
 
 function fromWears(
   chart: Chart,

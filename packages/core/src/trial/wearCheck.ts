@@ -66,16 +66,27 @@ export function checkTimes(check: Pick<WearCheck, 'appliedAt' | 'at'>): string |
 }
 
 /**
- * What stands for each zone of a chart as it is planned, without its variants, by its lines: the last base
- * that lies there on the skin, its lip on the mouth. Shades of one line, and a drop that only adjusts one,
+ * The step that stands for a zone of a chart as it is planned, without its variants: the last base that lies
+ * there on the skin, the last lip on the mouth.
+ */
+export const stepOnZone = (
+  { steps }: Pick<Chart, 'steps'>,
+  zone: TrialZone,
+): Chart['steps'][number] | undefined =>
+  steps.findLast(
+    (one) =>
+      one.variant === undefined &&
+      one.use.length > 0 &&
+      (zone === 'mouth' ? one.role === 'lip' : one.role === 'base' && liesOn(one, zone)),
+  );
+
+/**
+ * What stands for each zone of a chart, by its lines. Shades of one line, and a drop that only adjusts one,
  * wear as that line.
  */
 export function wornByZone(chart: Pick<Chart, 'steps'>): Partial<Record<TrialZone, string>> {
-  const laid = chart.steps.filter((one) => one.variant === undefined && one.use.length > 0);
   const nameOf = (zone: TrialZone): string | undefined => {
-    const step = laid.findLast((one) =>
-      zone === 'mouth' ? one.role === 'lip' : one.role === 'base' && liesOn(one, zone),
-    );
+    const step = stepOnZone(chart, zone);
     if (!step) return undefined;
     const own = step.use.filter(({ product }) => product.kind !== 'adjuster');
     const lines = (own.length > 0 ? own : step.use).map(({ product }) => `${product.maker} ${product.line}`);

@@ -14,6 +14,7 @@ import { messagesIn, msg, term } from '../../messages';
 import {
   dueMinutes,
   outlookWords,
+  stepOnZone,
   trialZoneWords,
   wearOutlook,
   wearSettingOf,
@@ -313,10 +314,11 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
       why: 'The studio’s own looks at worn faces judge the hours, where there are three or more of what stands there; until then the trade’s usual rules do. The days it was worn on were no random choice.',
       find: (on) => {
         const hours = on.chart.occasion.hoursToLast;
+        const worked = { steps: on.steps.map(({ variant: _worked, ...step }) => step) };
         const weak = wearOutlook(
           on.wears,
           {
-            worn: wornByZone({ steps: on.steps.map(({ variant: _worked, ...step }) => step) }),
+            worn: wornByZone(worked),
             setting: wearSettingOf(on.chart),
           },
           hours,
@@ -326,11 +328,9 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
         // Faces fail together: of one step the weakest place speaks.
         const lips = weak.find(({ zone }) => zone === 'mouth');
         const skin = weak.find(({ zone }) => zone !== 'mouth');
-        return [
-          { one: skin, role: 'base' as const },
-          { one: lips, role: 'lip' as const },
-        ].flatMap(({ one, role }) => {
-          const step = on.steps.filter((s) => s.role === role && s.use.length > 0).at(-1);
+        return [skin, lips].flatMap((one) => {
+          const standing = one && stepOnZone(worked, one.zone);
+          const step = on.steps.find((s) => s.id === standing?.id);
           if (!one || !step) return [];
           const due = dueMinutes(one.curve, TOUCH_UP_AT, hours * 60);
           const near =
