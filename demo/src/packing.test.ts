@@ -294,5 +294,11 @@ describe('by what each face takes', () => {
     const minded = { ...one!, client: { ...one!.client, patchTests: [tested] } };
     expect(listOf(one!).bags[0]!.detail).toContain(productName(product));
     expect(listOf(minded).bags[0]!.detail).not.toContain(productName(product));
+    expect(listOf(one!).barred).toEqual([]);
+    expect(listOf(one!, minded, minded).barred).toEqual(
+      ['Guest 1', 'Guest 2'].map(
+        (who) => `${who}: ${productName(product)} reacted in the patch test of 2031-05-01`,
+      ),
+    );
   });
 });

@@ -143,6 +143,8 @@ test('what is noted of somebody since their chart was written is in no bag of th
   await note([ingredient]);
   expect(await bag()).not.toContain(productName(lip!));
   expect(await bag()).not.toContain(ingredient);
+  const { body } = await artist.get(`/api/parties/${party.id}/packing?today=2031-05-14`).expect(200);
+  expect((body as PackingAnswer).barred.join('; ')).toContain(`${productName(lip!)} contains`);
   await note(client.sensitivities);
   expect(await bag()).toContain(productName(lip!));
 });

@@ -79,6 +79,9 @@ function Lists({ work, log, packing }: ListsProps) {
         {packing.gone.length > 0 ? (
           <Body color="$madder">{msg`▲ In a chart but no longer in the kit: ${packing.gone.join(', ')}.`}</Body>
         ) : null}
+        {packing.barred.length > 0 ? (
+          <Body color="$madder">{msg`■ In a chart and not for who wears it, by what is noted now: ${packing.barred.join('; ')}.`}</Body>
+        ) : null}
       </Column>
       <Column gap="$2">
         <Switch

@@ -153,6 +153,7 @@ const NOTHING = {
   products: [],
   short: [],
   gone: [],
+  barred: [],
   shared: [],
   tools: [],
   disposables: [],

@@ -44,6 +44,8 @@ export type PackingList = {
   /** Units to take along, by product. */ readonly products: readonly Thing[];
   readonly short: readonly ShortOf[];
   /** Steps whose product is no longer in the kit, by its name. */ readonly gone: readonly string[];
+  /** What a chart uses and its person must not have, as it is minded now: who, what and why. */
+  readonly barred: readonly string[];
   /** There is enough, but not where it is wanted; by the names of the product and of whose hands it is. */
   readonly shared: readonly {
     readonly productId: string;
@@ -128,6 +130,10 @@ export function packParty(
   const uses = faces.flatMap((face) =>
     face.chart.steps.flatMap((step) => step.use.map((use) => ({ face, step, use, product: inKit(use) }))),
   );
+  const barred = uses.flatMap(({ face, step, use }) => {
+    const why = barredBecause(use.product, step, face.chart.client);
+    return why ? [`${face.guest.name}: ${productName(use.product)} ${why}`] : [];
+  });
   const takes = uses.flatMap(({ face, use, product }): Take[] =>
     product
       ? [
@@ -196,6 +202,7 @@ export function packParty(
     gone: [
       ...new Set(uses.filter(({ product }) => !product).map(({ use }) => productName(use.product))),
     ].sort(),
+    barred: [...new Set(barred)],
     shared: sharedAtOnce(takes, packed).map(({ productId, workers, how }) => ({
       productId,
       name: nameOf(productId),
