@@ -31,6 +31,19 @@ const byPlace = topic(
   ['core', 'look/look.test', 'look/adapt/', 'look/schools', 'review/borders', 'review/notes'],
   'packages/core/src/shade/usable.ts',
 );
+const later = topic(
+  'care',
+  [
+    'core',
+    'repeat/repeat',
+    'trial/touchUp',
+    'trial/wearCheck',
+    'trial/learned',
+    'review/basesOf',
+    'look/adapt/',
+  ],
+  'packages/core/src/repeat/refitChart.ts',
+);
 const told = topic('language', ['core', 'messages/'], 'packages/core/src/messages/msg.ts');
 const toldByServer = topic('language', ['server', 'language.test'], 'server/src/http/language.ts');
 const translated = topic('language', ['languages', 'languages.test'], 'packages/languages/src/translator.ts');
@@ -611,6 +624,35 @@ export const BREAKAGES = [
     "without('nickel', 'nikel')",
     "without('latex', 'lateks')",
     'packages/core/src/look/noteWords.ts',
+  ),
+  later(
+    'a repeat carries what must not be met where nothing stands in for it',
+    'if (blocked && !best && barredOf(step, context))',
+    'if (false)',
+  ),
+  later(
+    'a touch-up names what must not be met',
+    'barredBecause(product, step, chart.client) === null ? [productName(product)] : []',
+    '[productName(product)]',
+    'packages/core/src/trial/touchUpPlan.ts',
+  ),
+  later(
+    'a base of the neck stands for the nose',
+    "one.role === 'base' && liesOn(one, zone)",
+    "one.role === 'base'",
+    'packages/core/src/trial/wearCheck.ts',
+  ),
+  later(
+    'a base of the lids is the face’s',
+    "step.role === 'base' && !isAtEyesOrLips(step) && !isBelowTheJaw(step);",
+    "step.role === 'base';",
+    'packages/core/src/look/ofSkin.ts',
+  ),
+  later(
+    'every primer of a look goes where it is oily',
+    'primers.length < 2 || meant.id === step.id',
+    'true',
+    'packages/core/src/look/adapt/prime.ts',
   ),
   careAtServer(
     'Today is silent on what a coming chart holds',
