@@ -1,11 +1,10 @@
-import { sidesWhere } from '../../face';
+import { isAtEyesOrLips, sidesWhere } from '../../face';
 import { chromaOf } from '../../colour';
 import { msg, term } from '../../messages';
 import { titleOf, type LookStep } from '../document';
 import { basesFace, primesSkin, setsSkin } from '../ofSkin';
 import { both, noted, rounded, type Adapter, type Adder } from './adapter';
 
-const COLOURED: readonly LookStep['role'][] = ['blush', 'lip', 'eye', 'bronze'];
 const lasts = (words: string): string => msg`it has to hold: ${words}`;
 
 /** What hours, heat, tears, meals, lights and camera change. */
@@ -15,6 +14,7 @@ export const DAY_ADAPTERS: readonly Adapter[] = [
     change: (step, { day, features }) => {
       if (
         step.role !== 'base' ||
+        isAtEyesOrLips(step) ||
         features.age === 'child' ||
         step.tool === 'airbrush' ||
         !(day.long || day.heat || day.humidity)
@@ -44,7 +44,7 @@ export const DAY_ADAPTERS: readonly Adapter[] = [
   {
     id: 'more powder for heat',
     change: (step, { day, features }) =>
-      step.role === 'powder' && (day.heat || day.humidity) && !features.dry
+      setsSkin(step) && (day.heat || day.humidity) && !features.dry
         ? {
             words: msg`A little more powder`,
             why: day.words,
@@ -96,11 +96,7 @@ export const DAY_ADAPTERS: readonly Adapter[] = [
   {
     id: 'more for the camera',
     change: (step, { day, look, features }) =>
-      COLOURED.includes(step.role) &&
-      day.camera &&
-      look.schools.contrast === 'bold' &&
-      features.age !== 'child' &&
-      step.role === 'blush'
+      step.role === 'blush' && day.camera && look.schools.contrast === 'bold' && features.age !== 'child'
         ? {
             words: msg`A little more colour`,
             why: msg`camera and distance eat intensity`,

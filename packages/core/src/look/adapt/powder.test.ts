@@ -64,3 +64,26 @@ describe('powder where it is oily', () => {
     expect(guides(steps, 'More')).toEqual(['zone.chin']);
   });
 });
+
+test('heat asks more powder of the skin, and thin layers of a base there: neither of the lids', () => {
+  const laid = (n: number, role: 'powder' | 'base', guide: (typeof GUIDE_NAMES)[number]) =>
+    step(n, {
+      phase: role === 'base' ? 'base' : 'set',
+      role,
+      title: `${role} ${guide}`,
+      wants: { kinds: [role] },
+      placements: at(guide),
+      doseMgPerCm2: 0.4,
+    });
+  const hot = { ...OCCASION, conditions: ['heat' as const] };
+  const steps = [
+    laid(330, 'powder', 'zone.chin'),
+    laid(331, 'powder', 'zone.mobileLid'),
+    laid(332, 'base', 'zone.wholeFace'),
+    laid(333, 'base', 'zone.mobileLid'),
+  ];
+  const asked = adaptLook({ ...FULL, steps }, client(), hot)
+    .adaptations.filter(({ id }) => id === 'more powder for heat' || id === 'thin layers for long wear')
+    .map(({ stepId }) => steps.findIndex(({ id }) => id === stepId));
+  expect(asked.sort()).toEqual([0, 2]);
+});
