@@ -10,8 +10,9 @@ import {
   type Kit,
   type Occasion,
 } from '@toile/core';
-import { client, FULL, kit, one, SEED } from './any.testing';
+import { client, FULL, kit, one, SEED, some } from './any.testing';
 import { idFor } from './ids';
+import { ODD, withOdd } from './odd.testing';
 import { STARTER_LOOKS } from './starterLooks';
 
 // A look repeated on somebody who has changed, for another day: what a fresh fit asks of its steps the repeat
@@ -19,7 +20,10 @@ import { STARTER_LOOKS } from './starterLooks';
 // repeat nothing of the look.
 const stamp = (name: string) => ({ id: idFor(name), author: 'Ada', at: '2031-05-01T09:00:00Z', reason: '' });
 const day = one(OCCASIONS).map((kind) => usualOccasion(kind, '2031-05-14'));
-const look = one(STARTER_LOOKS);
+/** A look as it ships, or with steps none of them has. */
+const look = fc
+  .tuple(one(STARTER_LOOKS), some(ODD.map(({ step }) => step)))
+  .map(([plain, odd]) => odd.reduce(withOdd, plain));
 const repeated = (worn: Chart, who: ClientSnapshot, from: Kit, occasion: Occasion) =>
   refitChart(worn, who, from, occasion, { ...stamp('again'), version: 2 });
 
