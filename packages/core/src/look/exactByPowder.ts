@@ -5,7 +5,6 @@ import {
   BASE_WITHIN,
   excludedBecause,
   isColoured,
-  isUnderEye,
   layOver,
   measuresToCover,
   needOf,
@@ -15,8 +14,19 @@ import {
   type StepGap,
 } from '../shade';
 import type { Adaptation, LookStep, Step } from './document';
-import { setsSkin } from './ofSkin';
-import { proposalOf, type FitContext } from './propose';
+import { basesFace, setsSkin, setsTheFace } from './ofSkin';
+import { proposalOf, shownOfStep, type FitContext } from './propose';
+
+/** What is recorded of a powder that was taken for the base's sake. */
+export const EXACT_BY_POWDER = 'base made exact by powder';
+/** A rounding more than it is chosen within. */
+const STILL_EXACT = 2.2;
+
+/** Whether a powder laid over a base brings it to a skin. */
+export function bringsBaseTo(skin: Lab, base: Lab, powder: Parameters<typeof shownOfStep>[0]): boolean {
+  const seen = shownOfStep(powder, base, 'oxide');
+  return seen !== null && deltaE2000(seen, skin) <= STILL_EXACT;
+}
 
 /** A base further off than this is not saved by powder. */
 const MOST_OFF = 4.5;
@@ -39,14 +49,11 @@ export function madeExactByPowder(
   const target = skinTarget(context.client.skin);
   const base = steps.find(
     (s) =>
-      s.role === 'base' &&
-      s.variant === undefined &&
-      s.use.length === 0 &&
-      gaps[s.id]?.nearest?.deltaE != null,
+      basesFace(s) && s.variant === undefined && s.use.length === 0 && gaps[s.id]?.nearest?.deltaE != null,
   );
   const nearest = base ? gaps[base.id]!.nearest! : null;
   const powders = steps.filter((s) => setsSkin(s) && s.variant === undefined);
-  const powder = powders.find((s) => !isUnderEye(s)) ?? powders[0];
+  const powder = powders.find(setsTheFace) ?? powders[0];
   if (!target || !base || !nearest?.lab || !powder || nearest.deltaE === null || nearest.deltaE > MOST_OFF)
     return { steps: [...steps], adaptations: [] };
   const found = bestPowder(nearest.lab, target, powder, context);
@@ -76,7 +83,7 @@ export function madeExactByPowder(
     ),
     adaptations: [
       {
-        id: 'base made exact by powder',
+        id: EXACT_BY_POWDER,
         stepId: powder.id,
         change: 'changed',
         words: msg`${powder.title} over the whole face with ${product.line} ${product.shade}`.slice(0, 200),

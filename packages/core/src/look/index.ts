@@ -172,5 +172,6 @@ export {
 } from './takenDown';
 export { colourDrawn } from './colourDrawn';
 export { laysBalm, NOTED, says } from './noteWords';
+export { bringsBaseTo, EXACT_BY_POWDER } from './exactByPowder';
 export { basesFace, primesSkin, setsSkin } from './ofSkin';
 export { TOOLS_TO_MIND } from './toolsToMind';

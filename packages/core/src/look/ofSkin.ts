@@ -1,4 +1,4 @@
-import { isAtEyesOrLips, isBelowTheJaw } from '../face';
+import { isAtEyesOrLips, isBelowTheJaw, liesOver, type SkinPlace } from '../face';
 import type { LookStep } from './document';
 
 const LIDS: readonly string[] = ['zone.mobileLid', 'zone.crease', 'lid', 'innerLid', 'outerLid', 'openLid'];
@@ -20,3 +20,10 @@ export const basesFace = (step: Pick<LookStep, 'role' | 'placements'>): boolean 
 /** Whether a step sets the skin with powder, and not only a lid. */
 export const setsSkin = (step: Pick<LookStep, 'role' | 'placements'>): boolean =>
   step.role === 'powder' && !isAtEyesOrLips(step);
+
+const FACE: readonly SkinPlace[] = ['forehead', 'nose', 'chin', 'cheeks'];
+/** Whether a step sets the face, and not only what moves under the eyes or round the mouth. */
+export const setsTheFace = (step: Pick<LookStep, 'role' | 'placements'>): boolean =>
+  setsSkin(step) &&
+  (step.placements.length === 0 ||
+    step.placements.some((p) => !('guide' in p) || FACE.some((place) => liesOver(p.guide, place))));

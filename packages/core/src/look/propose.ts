@@ -113,16 +113,20 @@ export function colouredParts(step: Pick<Step, 'use'>): { product: Coloured; mg:
 
 /**
  * The colour of a step's product or mix laid on a ground at the step's dose; null for what has none, or no
- * dose.
+ * dose. The ground is skin, or a layer of pigment.
  */
-export function shownOfStep(step: Pick<Step, 'use' | 'doseMgPerCm2' | 'passes'>, ground: Lab): Lab | null {
+export function shownOfStep(
+  step: Pick<Step, 'use' | 'doseMgPerCm2' | 'passes'>,
+  ground: Lab,
+  of: 'skin' | 'oxide' = 'skin',
+): Lab | null {
   const parts = colouredParts(step).filter(
     ({ product }) => impossibleBecause(product.kind, product.lab) === null,
   );
   if (parts.length === 0 || step.doseMgPerCm2 === 0) return null;
   return labUnder(
     layOver(
-      reconstructSpectrum(ground, 'D65', 'skin').spectrum,
+      reconstructSpectrum(ground, 'D65', of).spectrum,
       mixedOptics(parts),
       step.doseMgPerCm2 * step.passes,
     ),

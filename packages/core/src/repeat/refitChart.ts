@@ -1,9 +1,12 @@
 import { deltaE2000, depthOf } from '../colour';
 import { productName, type Kit, type Product } from '../kit';
 import {
+  basesFace,
+  bringsBaseTo,
   CHART_FORMAT,
   colourOfUse,
   contextOf,
+  EXACT_BY_POWDER,
   forbidsOf,
   productsInWords,
   proposeProducts,
@@ -192,6 +195,8 @@ function matched(plan: Step, worn: Chart, context: FitContext, then: FitContext)
   const lacking = newlyLacking(step, worn, context, then);
   if (lacking && best && isOther(best, step) && !inKit(best, context).some((p) => lacks(p, lacking, context)))
     return [told(kindOf(best, step), `${lacking.words}.`, best, closer(best))];
+  if (!lacking && isForTheBase(step, worn, context))
+    return [told('keep', msg`It was taken for the base, and still brings it to the skin.`, null)];
   const gain = best && off !== null && best.deltaE !== null ? off - best.deltaE : 0;
   if (!best || off === null || gain <= WORTH_CHANGING) {
     const why = lacking
@@ -209,6 +214,16 @@ function matched(plan: Step, worn: Chart, context: FitContext, then: FitContext)
       msg`${gain.toFixed(1)} closer`,
     ),
   ];
+}
+
+/** Whether a powder was taken to bring the base to the skin, and does so on the skin of now. */
+function isForTheBase(step: Step, worn: Chart, { client }: FitContext): boolean {
+  const taken = worn.adaptations?.some(
+    (a) => a.id === EXACT_BY_POWDER && a.stepId === step.id && a.refused !== true,
+  );
+  const base = worn.steps.find((one) => basesFace(one) && one.variant === undefined && one.use.length > 0);
+  const [laid, skin] = [base && colourOfUse(base.use), skinTarget(client.skin)];
+  return taken === true && !!laid && skin !== null && bringsBaseTo(skin, laid, step);
 }
 
 const kindOf = (next: Proposal, step: Step): 'remix' | 'substitute' =>

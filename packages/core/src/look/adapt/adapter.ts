@@ -60,6 +60,13 @@ export function oneOfEach(placement: LookStep['placements'][number]): LookStep['
   }
   return held;
 }
+/**
+ * The first of some steps by when they were made, whatever order they are worked in: the same in a look and
+ * in a chart of it.
+ */
+export const firstMade = <S extends Pick<LookStep, 'id'>>(steps: readonly S[]): S | undefined =>
+  steps.reduce<S | undefined>((first, step) => (first && first.id <= step.id ? first : step), undefined);
+
 export const both = (guide: GuideName): Guided => ({ guide, side: 'both' });
 /** Guides on both sides, each once. */
 export const placesAt = (guides: readonly GuideName[]): LookStep['placements'] =>

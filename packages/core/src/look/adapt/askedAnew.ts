@@ -44,7 +44,7 @@ export function askedAnew(chart: Chart, before: MadeFor): readonly AskedAnew[] {
     name: chart.look.name,
     forbids: forbidsOf(chart),
     schools: chart.schools,
-    steps: chart.steps,
+    steps: lookStepsOf(chart),
   };
   const then = adaptedTo(look, before.client, before.occasion);
   const now = adaptedTo(look, chart.client, chart.occasion);
@@ -65,7 +65,7 @@ const idsOf = (adaptations: readonly Adaptation[]): ReadonlySet<string> =>
 function ofStep(step: Step, chart: Chart, then: AdaptTo, now: AdaptTo): AskedAnew | null {
   const recorded = recordedOf(chart, step.id);
   const refused = idsOf(recorded.filter((a) => a.refused));
-  const mine = recorded.filter((a) => a.change === 'changed' && !a.refused && KNOWN.has(a.id));
+  const mine = madeOf(chart, step.id);
   const plain = asTheLookHadIt(step, mine);
   const [asked, asks] = [then, now].map((to) => adaptedStep(plain, to, (id) => !refused.has(id)));
   const told = { stepId: step.id, title: step.title, isNew: false };
@@ -98,6 +98,30 @@ function ofStep(step: Step, chart: Chart, then: AdaptTo, now: AdaptTo): AskedAne
     adaptations: [...recorded.filter((a) => !mine.includes(a)), ...next.made],
   };
 }
+
+/** A chart's steps as its look had them, with those that were left out and without those that were added. */
+function lookStepsOf(chart: Chart): readonly Step[] {
+  const all = chart.adaptations ?? [];
+  const added = idsOfSteps(all.filter((a) => a.change === 'added'));
+  const left = all.flatMap((out) =>
+    out.change === 'left out' &&
+    out.was &&
+    isWholeStep(out.was) &&
+    !chart.steps.some(({ id }) => id === out.stepId)
+      ? [withoutAdaptations(out.was, recordedOf(chart, out.stepId))]
+      : [],
+  );
+  return [
+    ...chart.steps
+      .filter(({ id }) => !added.has(id))
+      .map((step) => asTheLookHadIt(step, madeOf(chart, step.id))),
+    ...left,
+  ];
+}
+
+/** What stands recorded of a step as made by what is known still. */
+const madeOf = (chart: Chart, stepId: string): readonly Adaptation[] =>
+  recordedOf(chart, stepId).filter((a) => a.change === 'changed' && !a.refused && KNOWN.has(a.id));
 
 /** The step without what was recorded of it; of a note that was written on, each sentence by itself. */
 function asTheLookHadIt(step: Step, mine: readonly Adaptation[]): Step {

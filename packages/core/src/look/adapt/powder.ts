@@ -1,17 +1,10 @@
-import { dryPatches, GUIDES_OF_SKIN, isDryAt, liesOver, type SkinPlace } from '../../face';
+import { dryPatches, GUIDES_OF_SKIN, isDryAt, liesOver } from '../../face';
 import { listed } from '../../listed';
 import { msg, term } from '../../messages';
 import { isLined, isUnderEye } from '../../shade';
-import type { LookStep } from '../document';
-import { setsSkin } from '../ofSkin';
-import { both, guidesOf, linedUnderEye, noted, placesAt, rounded, type Adapter } from './adapter';
+import { setsSkin, setsTheFace } from '../ofSkin';
+import { both, firstMade, guidesOf, linedUnderEye, noted, placesAt, rounded, type Adapter } from './adapter';
 
-const FACE: readonly SkinPlace[] = ['forehead', 'nose', 'chin', 'cheeks'];
-/** Whether a step sets the face, and not only what moves under the eyes or round the mouth. */
-const setsTheFace = (step: Pick<LookStep, 'role' | 'placements'>): boolean =>
-  setsSkin(step) &&
-  (step.placements.length === 0 ||
-    step.placements.some((p) => !('guide' in p) || FACE.some((place) => liesOver(p.guide, place))));
 /** What oily, dry and lined skin ask of powder. */
 export const POWDER_ADAPTERS: readonly Adapter[] = [
   {
@@ -20,7 +13,7 @@ export const POWDER_ADAPTERS: readonly Adapter[] = [
       const oily = features.oily.filter((zone) => zone !== 'lids');
       if (oily.length === 0 || !setsTheFace(step)) return null;
       // Of two that set the face one is enough.
-      if ((look.steps.find(setsTheFace)?.id ?? step.id) !== step.id) return null;
+      if ((firstMade(look.steps.filter(setsTheFace)) ?? step).id !== step.id) return null;
       const all = oily.includes('cheeks') && oily.length >= 3;
       const more = oily.filter((zone) => !guidesOf(step).some((guide) => liesOver(guide, zone)));
       return {

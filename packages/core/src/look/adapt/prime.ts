@@ -4,7 +4,7 @@ import { listed } from '../../listed';
 import { msg, term } from '../../messages';
 import type { LookStep } from '../document';
 import { primesSkin } from '../ofSkin';
-import { both, noted, placesAt, rounded, textured, type Adapter, type AdaptTo } from './adapter';
+import { both, firstMade, noted, placesAt, rounded, textured, type Adapter, type AdaptTo } from './adapter';
 
 /** Whether a step cares for the skin of the face: a balm for lips is none. */
 const moistens = (step: LookStep): boolean =>
@@ -17,7 +17,7 @@ const isMeant = ({ wants }: Pick<LookStep, 'wants'>, finishes: readonly Finish[]
 /** Of several primers of the skin the one that finishes so, else the first; one alone is made so. */
 function isPrimerFor(step: LookStep, { steps }: AdaptTo['look'], finishes: readonly Finish[]): boolean {
   const primers = steps.filter(primesSkin);
-  const meant = primers.find((primer) => isMeant(primer, finishes)) ?? primers[0];
+  const meant = firstMade(primers.filter((primer) => isMeant(primer, finishes))) ?? firstMade(primers);
   return meant === undefined || primers.length < 2 || meant.id === step.id;
 }
 

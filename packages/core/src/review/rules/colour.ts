@@ -1,6 +1,6 @@
 import { deltaE2000, hueOf, reconstructSpectrum, type Lab } from '../../colour';
 import { GUIDES_OF_SKIN, isAtEyesOrLips, sidesWhere, type Placement, type SkinPlace } from '../../face';
-import { basesFace, shownOfStep, type Step } from '../../look';
+import { basesFace, bringsBaseTo, shownOfStep, type Step } from '../../look';
 import { messagesIn, msg } from '../../messages';
 import {
   apartInWords,
@@ -545,8 +545,6 @@ function madeExact(on: Reviewed, step: Step): boolean {
   const base = on.colour(step);
   if (!base || !on.skin) return false;
   return on.steps.some((s) => {
-    if (s.role !== 'powder' || !isOnAllOf(s)) return false;
-    const seen = on.over(base, s);
-    return seen !== null && deltaE2000(seen, on.skin!) <= 2.2;
+    return s.role === 'powder' && isOnAllOf(s) && bringsBaseTo(on.skin!, base, s);
   });
 }
