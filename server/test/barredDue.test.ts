@@ -1,9 +1,8 @@
 import type { Agent } from 'supertest';
 import { matchAllergens, type Chart, type Features } from '@toile/core';
 import type { DueItem, TodayAnswer, VisitAnswer } from '@toile/contract';
-import { inStudio } from '../src/db/connection';
 import { barredDue, type NotedClient } from '../src/today/barredDue';
-import { demo, testServer, TODAY, type TestServer } from './testServer';
+import { demo, noteOf, testServer, TODAY, type TestServer } from './testServer';
 
 const NOW = new Date(`${TODAY}T08:00:00Z`);
 let server: TestServer;
@@ -99,14 +98,7 @@ test('noted after a chart was made it stands on Today, and goes with the note', 
     ((await artist.get('/api/today').expect(200)).body as TodayAnswer).due.filter(
       ({ kind, chartId }) => kind === 'barred' && chartId === chart.id,
     );
-  const note = (sensitivities: readonly string[]) =>
-    inStudio(server.db, demo.studio.id, (tx) =>
-      tx
-        .updateTable('clients')
-        .set({ sensitivities: JSON.stringify(sensitivities) })
-        .where('id', '=', person.id)
-        .execute(),
-    );
+  const note = (sensitivities: readonly string[]) => noteOf(server, person.id, sensitivities);
   const before = await barred();
   await note([...person.sensitivities, ingredient]);
   const [item] = (await barred()).filter(({ words }) => !before.some((one) => one.words === words));

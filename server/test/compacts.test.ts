@@ -1,9 +1,8 @@
 import type { Agent } from 'supertest';
 import { compactFrom, compactNotes, type Compact } from '@toile/core';
 import { newId, type CompactAnswer, type Problem, type SampleAnswer } from '@toile/contract';
-import { inStudio } from '../src/db/connection';
 import { compactSides } from '../src/lessons/compactPdf';
-import { asBytes, demo, keyed, testServer, type TestServer } from './testServer';
+import { asBytes, demo, keyed, noteOf, testServer, type TestServer } from './testServer';
 
 let server: TestServer;
 let artist: Agent;
@@ -147,14 +146,7 @@ test('of what was noted since nothing is put in a tin, and what lies in one has 
   const { productId } = compact.tins.flatMap(({ pans }) => pans)[0]!;
   const { product } = steps.flatMap(({ use }) => use).find((one) => one.product.id === productId)!;
   const person = demo.clients.find(({ id }) => id === chart.client.id)!;
-  const note = (sensitivities: readonly string[]) =>
-    inStudio(server.db, demo.studio.id, (tx) =>
-      tx
-        .updateTable('clients')
-        .set({ sensitivities: JSON.stringify(sensitivities) })
-        .where('id', '=', person.id)
-        .execute(),
-    );
+  const note = (sensitivities: readonly string[]) => noteOf(server, person.id, sensitivities);
   const labels = async (): Promise<number> =>
     asBytes(artist.get(`/api/compacts/${compact.id}/print?as=labels`)).then(
       ({ body }) => (body as Buffer).length,

@@ -8,10 +8,9 @@ import {
   type LessonLinkAnswer,
   type Problem,
 } from '@toile/contract';
-import { inStudio } from '../src/db/connection';
 import { cardSides, fitted } from '../src/lessons/card';
 import { measureText } from '../src/print/fonts';
-import { asBytes, demo, keyed, testServer, type TestServer } from './testServer';
+import { asBytes, demo, keyed, noteOf, testServer, type TestServer } from './testServer';
 
 let now = new Date('2031-05-14T18:00:00Z');
 let server: TestServer;
@@ -211,14 +210,7 @@ test('moved on to a newer version a link says what changed; not back, not when i
 test('what was noted of the client since is asked: nothing goes out, or stays out there, that they must not have', async () => {
   const base = chart.steps.find(({ id, role }) => keep.includes(id) && role === 'base')!;
   const [ingredient] = base.use.flatMap(({ product }) => product.ingredients);
-  const note = (sensitivities: readonly string[]) =>
-    inStudio(server.db, demo.studio.id, (tx) =>
-      tx
-        .updateTable('clients')
-        .set({ sensitivities: JSON.stringify(sensitivities) })
-        .where('id', '=', client.id)
-        .execute(),
-    );
+  const note = (sensitivities: readonly string[]) => noteOf(server, client.id, sensitivities);
   const before = body();
   await make(before).expect(201);
   expect((await open(before.secret).expect(200)).text).toContain(`${base.title}</h2>`);

@@ -8,8 +8,7 @@ import {
   type Problem,
   type VisitMinutesAnswer,
 } from '@toile/contract';
-import { inStudio } from '../src/db/connection';
-import { demo, keyed, testServer, type TestServer } from './testServer';
+import { demo, keyed, noteOf, testServer, type TestServer } from './testServer';
 
 let server: TestServer;
 let artist: Agent;
@@ -132,14 +131,7 @@ test('what is noted of somebody since their chart was written is in no bag of th
   const [lip] = steps.flatMap(({ role, use }) => (role === 'lip' ? use.map(({ product }) => product) : []));
   const ingredient = lip!.ingredients.find((one) => matchAllergens([one], [one]).length > 0)!;
   expect(await bag()).toContain(productName(lip!));
-  const note = (sensitivities: readonly string[]) =>
-    inStudio(server.db, demo.studio.id, (tx) =>
-      tx
-        .updateTable('clients')
-        .set({ sensitivities: JSON.stringify(sensitivities) })
-        .where('id', '=', client.id)
-        .execute(),
-    );
+  const note = (sensitivities: readonly string[]) => noteOf(server, client.id, sensitivities);
   await note([ingredient]);
   expect(await bag()).not.toContain(productName(lip!));
   expect(await bag()).not.toContain(ingredient);

@@ -1,6 +1,6 @@
 import { newId, newSecret, sharePath, type Problem, type ShareAnswer, type ShareDays } from '@toile/contract';
 import { inStudio } from '../src/db/connection';
-import { demo, keyed, testServer, TODAY, type TestServer } from './testServer';
+import { demo, keyed, noteOf, testServer, TODAY, type TestServer } from './testServer';
 
 let server: TestServer;
 let now = new Date(`${TODAY}T08:00:00Z`);
@@ -38,14 +38,7 @@ test('cautions are shown only when it was chosen', async () => {
 
 test('where cautions are shown they are those noted by now, of a chart that was written before', async () => {
   const [shown, hidden] = [await share({ cautions: true }), await share()];
-  const note = (sensitivities: readonly string[]) =>
-    inStudio(server.db, demo.studio.id, (tx) =>
-      tx
-        .updateTable('clients')
-        .set({ sensitivities: JSON.stringify(sensitivities) })
-        .where('id', '=', person.id)
-        .execute(),
-    );
+  const note = (sensitivities: readonly string[]) => noteOf(server, person.id, sensitivities);
   await note([...person.sensitivities, 'colophony']);
   const printed = async (cautions: 'yes' | 'no'): Promise<string> => {
     const { body } = await shown.artist

@@ -7,7 +7,7 @@ import { newId, type StudioBundle } from '@toile/contract';
 import { demoStudio, secondStudio, SECOND_SIGN_IN, SIGN_INS } from '@toile/demo';
 import { buildApp, type AppOptions } from '../src/app';
 import { openLive } from '../src/charts/live';
-import { openDb, openPool, type Db } from '../src/db/connection';
+import { inStudio, openDb, openPool, type Db } from '../src/db/connection';
 import { migrate } from '../src/db/migrate';
 import { importStudio } from '../src/studio/importStudio';
 
@@ -113,6 +113,20 @@ export async function testServer(
 }
 
 export const demo: StudioBundle = demoStudio(TODAY);
+
+/** Notes of somebody what they are sensitive to, as if it were told since. */
+export const noteOf = (
+  { db }: Pick<TestServer, 'db'>,
+  clientId: string,
+  sensitivities: readonly string[],
+): Promise<unknown> =>
+  inStudio(db, demo.studio.id, (tx) =>
+    tx
+      .updateTable('clients')
+      .set({ sensitivities: JSON.stringify(sensitivities) })
+      .where('id', '=', clientId)
+      .execute(),
+  );
 
 /** A write with a fresh idempotency key. */
 export const keyed = () => ({ 'idempotency-key': newId() });
