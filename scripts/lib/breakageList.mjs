@@ -632,8 +632,8 @@ export const BREAKAGES = [
   ),
   later(
     'a touch-up names what must not be met',
-    'barredBecause(product, step, chart.client) === null ? [productName(product)] : []',
-    '[productName(product)]',
+    'allowedIn(step, chart.client).map(productName)',
+    'step.use.map(({ product }) => productName(product))',
     'packages/core/src/trial/touchUpPlan.ts',
   ),
   later(

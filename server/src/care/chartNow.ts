@@ -4,7 +4,8 @@ import { patchTestsOfRows, patchTestsQuery } from '../patchTests/queries';
 import { dayOfStudio } from '../studio/day';
 import { settingsNow } from '../studio/settings';
 
-/** More incidents than the people of any party have. */
+/** More of each than the people of any party have. */
+const MOST_TESTS = 5000;
 const MOST_INCIDENTS = 2000;
 
 /** A chart with what is noted of its client by now; as it was written where the client was erased. */
@@ -23,7 +24,9 @@ export async function chartsNow(tx: Tx, charts: readonly Chart[], now: Date): Pr
     .where('id', 'in', ids)
     .execute();
   if (clients.length === 0) return charts;
-  const tests = patchTestsOfRows(await patchTestsQuery(tx).where('client_id', 'in', ids).execute());
+  const tests = patchTestsOfRows(
+    await patchTestsQuery(tx).where('client_id', 'in', ids).limit(MOST_TESTS).execute(),
+  );
   const incidents = await tx
     .selectFrom('incidents')
     .select(['client_id', 'document'])

@@ -10,7 +10,7 @@ import {
   type Unit,
 } from '../kit';
 import { setsSkin, toolsForFace, type Chart, type Step, type Use } from '../look';
-import { barredBecause } from '../shade';
+import { allowedIn, barredBecause } from '../shade';
 import {
   disposablesFor,
   packProducts,
@@ -322,15 +322,7 @@ const laysLips = ({ role, use }: Step): boolean => (role === 'lip' || role === '
  */
 function bagOf({ guest, chart }: Face, touchUps: TouchUpPlan | undefined): Thing {
   const of = (laid: (step: Step) => boolean): string[] => [
-    ...new Set(
-      chart.steps
-        .filter(laid)
-        .flatMap((step) =>
-          step.use.flatMap(({ product }) =>
-            barredBecause(product, step, chart.client) === null ? [productName(product)] : [],
-          ),
-        ),
-    ),
+    ...new Set(chart.steps.filter(laid).flatMap((step) => allowedIn(step, chart.client).map(productName))),
   ];
   const powders = of(setsSkin);
   const lashes = of(({ use }) => use.some(({ product }) => product.kind === 'lashes'));

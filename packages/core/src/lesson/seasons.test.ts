@@ -49,6 +49,33 @@ test.each([-4, -2.5, -1, 0, 1, 2.5, 4])(
   },
 );
 
+test('what its client must not have by now is told and taken out, though nothing stands in for it', () => {
+  const chart = fit();
+  const compact = compactOf(chart);
+  const lying = compact.tins.flatMap((tin) => tin.pans).map(({ productId }) => productId);
+  const step = chart.steps.find(
+    ({ role, use }) => role !== 'base' && use.length === 1 && lying.includes(use[0]!.product.id),
+  )!;
+  const { product: gone } = step.use[0]!;
+  const tested = { productId: gone.id, product: 'it', verdict: 'reacted' as const, on: '2031-10-01' };
+  const products = CREAM_KIT.products.filter(({ kind, id: own }) => kind !== gone.kind || own === gone.id);
+  const others = { ...CREAM_KIT, products };
+  const refit = refitChart(
+    chart,
+    { ...client(SKIN), patchTests: [tested] },
+    others,
+    { ...OCCASION, date: TODAY },
+    { ...STAMP, version: chart.version + 1 },
+  );
+  const line = seasonOf(compact, refit).find(({ stepId }) => stepId === step.id)!;
+  expect(line.kind).not.toBe('holds');
+  expect(line.words).toMatch(/no product\. .*reacted.*nothing else/);
+  const next = seasonChart(compact, refit);
+  expect(next.steps.find(({ id: own }) => own === step.id)!.use).toEqual([]);
+  const pans = renewedCompact(compact, chart, next, TODAY)!.tins.flatMap((tin) => tin.pans);
+  expect(pans.some(({ productId }) => productId === gone.id)).toBe(false);
+});
+
 test('the next version takes only what the compact needs: other steps and orders stay as they were', () => {
   const chart = fit();
   const base = chart.steps[0]!;

@@ -2,6 +2,7 @@ export { apartInWords, faceColour, partsApart, type FaceZone, type Skin } from '
 export { DEFAULT_WEIGHTS, skinTarget, type TargetWeights } from './skinTarget';
 export { isColoured, mixTableOf, type Coloured } from './mixTables';
 export {
+  allowedIn,
   barredBecause,
   laidAtEyes,
   mustSuitEyes,

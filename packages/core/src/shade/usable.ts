@@ -234,5 +234,12 @@ export function barredBecause(
   return refusedBy(client, product) ?? refusedThere(client, product, step);
 }
 
+/** What of a step may be handed to somebody. */
+export const allowedIn = (
+  step: LaidWhere & { readonly use: readonly { readonly product: ProductSnapshot }[] },
+  client: Parameters<typeof barredBecause>[2],
+): readonly ProductSnapshot[] =>
+  step.use.flatMap(({ product }) => (barredBecause(product, step, client) === null ? [product] : []));
+
 /** What is not laid on lash extensions. */
 const OVER_LASHES: readonly ProductKind[] = ['mascara', 'lashes'];

@@ -3,7 +3,7 @@ import { clock, minuteOfDay } from '../calendar';
 import { productName } from '../kit';
 import { setsSkin, stepsOfVariant, type Chart, type Step } from '../look';
 import { msg } from '../messages';
-import { barredBecause } from '../shade';
+import { allowedIn } from '../shade';
 import { liesOn } from './liesOn';
 import type { TrialZone } from './measures';
 import { trialZoneWords, wearOutlook, type ZoneOutlook } from './outlook';
@@ -109,15 +109,7 @@ function productsOf(chart: Chart): (layer: Layer, zone: TrialZone) => string[] {
     const laid = steps.filter((step) => (layer === 'powder' ? setsSkin(step) : step.role === layer));
     const here = zone === 'mouth' ? laid : laid.filter((step) => liesOn(step, zone));
     const there = here.length > 0 || layer === 'conceal' ? here : laid;
-    return [
-      ...new Set(
-        there.flatMap((step) =>
-          step.use.flatMap(({ product }) =>
-            barredBecause(product, step, chart.client) === null ? [productName(product)] : [],
-          ),
-        ),
-      ),
-    ];
+    return [...new Set(there.flatMap((step) => allowedIn(step, chart.client).map(productName)))];
   };
 }
 
