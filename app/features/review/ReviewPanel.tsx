@@ -25,7 +25,8 @@ type ReviewPanelProps = {
 export function ReviewPanel({ chart, kit, answer, editable, onChange, onSelect }: ReviewPanelProps) {
   const grades = useGrades();
   const minded = useMinded(chart);
-  const [otherwise, setOtherwise] = useState<string | null>(null);
+  // Told while the chart stands as it was mended: what is undone or changed since was not done.
+  const [otherwise, setOtherwise] = useState<{ done: string; steps: Chart['steps'] } | null>(null);
   if (!answer || !kit) return <Label>{msg`Looking the chart over`}</Label>;
   const lines = openLines(answer);
   const accepted = acceptedLines(answer);
@@ -33,7 +34,7 @@ export function ReviewPanel({ chart, kit, answer, editable, onChange, onSelect }
   const fix = (line: ReviewLine): void => {
     const mended = fixed(chart, kit, grades, line, minded);
     if (!mended) return;
-    setOtherwise(mended.done === line.fix ? null : mended.done);
+    setOtherwise(mended.done === line.fix ? null : { done: mended.done, steps: mended.chart.steps });
     onChange(mended.chart);
   };
   const row = (line: ReviewLine): ReactNode => (
@@ -50,8 +51,8 @@ export function ReviewPanel({ chart, kit, answer, editable, onChange, onSelect }
     <Column gap="$2" role="group" aria-label={msg`Review`}>
       <Body color={grave ? '$madder' : '$ink'}>{msg`Looked over: ${reviewInWords(lines)}.`}</Body>
       <Column role="status">
-        {otherwise === null ? null : (
-          <Body color="$moss">{msg`✓ ${otherwise}: done instead, what was offered would raise something else.`}</Body>
+        {otherwise?.steps !== chart.steps ? null : (
+          <Body color="$moss">{msg`✓ ${otherwise.done}: done instead, what was offered would raise something else.`}</Body>
         )}
       </Column>
       {gathered(lines).map((alike) =>
