@@ -83,7 +83,7 @@ export const useQuestions = () => useRead('trialQuestions', {});
 export const useCompacts = (chartId: string) => useRead('listCompacts', { id: chartId });
 export const useLessonLinks = (chartId: string) => useRead('listLessonLinks', { id: chartId });
 /** One’s own practice, the week’s skill, and what others share. */
-export const usePractice = (today: string) => useRead('practice', {}, { today });
+export const usePractice = () => useRead('practice', {}, { zone: deviceZone() });
 /** What the studio’s evidence says, a client’s own apart; no client asks of the studio. */
 export const useLearned = (client: string | null) =>
   useRead('learned', {}, client === null ? {} : { client });

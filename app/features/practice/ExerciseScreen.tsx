@@ -14,6 +14,7 @@ import {
 import { newId } from '@toile/contract';
 import { Body, Button, Column, Empty, Label, Line, Loading, Screen } from '../../ui';
 import { askFitting, useWork } from '../../workers';
+import { zoneOfDays } from '../words/dates';
 import { DrawPad, type Drawn } from './DrawPad';
 import { OrderPans, OrderSteps, PickBroken, PickCorrector, PickPumps } from './AnswerFields';
 import { fadeWords, freshSeed, GRADE_WORDS } from './practiceView';
@@ -38,7 +39,7 @@ function Work({ skillId, why }: { readonly skillId: string; readonly why: string
   const log = usePracticeLog();
   // Without a network practice begins with what is known here.
   if (!log.answer.data && !log.answer.error) return <Loading words={msg`A fresh face`} />;
-  const level = practiceNow(log.events).find((one) => one.skill === skillId)?.level ?? 0;
+  const level = practiceNow(log.events, zoneOfDays()).find((one) => one.skill === skillId)?.level ?? 0;
   return <Run skillId={skillId} why={why} level={level} tell={log.tell} />;
 }
 

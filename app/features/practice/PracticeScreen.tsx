@@ -28,7 +28,7 @@ import {
   Subheading,
   Switch,
 } from '../../ui';
-import { dayInWords, todayText } from '../words/dates';
+import { dayInWords, todayText, zoneOfDays } from '../words/dates';
 import { lastWords, missWords, standsWords } from './practiceView';
 import { usePracticeLog } from './usePracticeLog';
 
@@ -48,9 +48,9 @@ type Log = ReturnType<typeof usePracticeLog>;
 function Practice({ answer, log }: { readonly answer: PracticeAnswer; readonly log: Log }) {
   const router = useRouter();
   const session = useSession();
-  const [now] = useState(() => new Date());
+  const today = todayText();
   const [open, setOpen] = useState<string | null>(null);
-  const all = dueFirst(practiceNow(log.events), now);
+  const all = dueFirst(practiceNow(log.events, zoneOfDays()), today);
   const { week } = answer;
   return (
     <Column gap="$5">
@@ -74,7 +74,7 @@ function Practice({ answer, log }: { readonly answer: PracticeAnswer; readonly l
           <Column key={one.skill} gap={0}>
             <Row
               title={skillNamed(one.skill)?.name ?? one.skill}
-              detail={standsWords(one, now)}
+              detail={standsWords(one, today)}
               chosen={open === one.skill}
               onPress={() => setOpen(open === one.skill ? null : one.skill)}
             />

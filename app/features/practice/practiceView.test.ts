@@ -2,14 +2,15 @@ import { exercise, practiceNow, SKILLS, type DrawnExercise } from '@toile/core';
 import { askedLine, dueWords, frameOf, freshSeed, lastWords, missWords, standsWords } from './practiceView';
 import { movedBy } from '../words/movedBy';
 
-const NOW = new Date('2031-05-14T12:00:00Z');
+const NOW = '2031-05-14';
 
 test.each([
   [null, 'new'],
-  ['2031-05-14T11:00:00Z', 'due today'],
-  ['2031-05-01T11:00:00Z', 'due today'],
-  ['2031-05-15T11:00:00Z', 'tomorrow'],
-  ['2031-05-17T12:00:00Z', 'in 3 days'],
+  ['2031-05-14', 'due today'],
+  ['2031-05-01', 'due today'],
+  ['2031-05-15', 'tomorrow'],
+  ['2031-05-16', 'in 2 days'],
+  ['2031-06-01', 'in 18 days'],
 ])('due %s is %s', (due, words) => expect(dueWords(due, NOW)).toBe(words));
 
 test('a miss is told in what it is measured in, never in marks', () => {
@@ -26,14 +27,14 @@ test('a miss is told in what it is measured in, never in marks', () => {
 });
 
 test('where a hand stands is one line: when, how far off, and better only when it is so', () => {
-  const [none] = practiceNow([]);
+  const [none] = practiceNow([], 'UTC');
   expect(standsWords(none!, NOW)).toBe('new');
   expect(lastWords(none!)).toBeNull();
   const one = { ...none!, last: { misses: [2], median: 2, least: 2, most: 2 } };
   expect(lastWords(one)).toBe('last 2.0 mm');
   const five = {
     ...none!,
-    due: '2031-05-15T11:00:00Z',
+    due: '2031-05-15',
     better: true,
     last: { misses: [1, 2, 3, 2, 2], median: 2, least: 1, most: 3 },
   };

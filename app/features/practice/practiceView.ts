@@ -1,4 +1,5 @@
 import {
+  daysBetween,
   messages,
   msg,
   plural,
@@ -28,15 +29,15 @@ export function missWords(skill: string, miss: number): string {
 }
 
 /** Where a hand stands in a line: 'due today · last five 2.4 mm (1.9 to 3.1)'. */
-export function standsWords(one: SkillNow, now: Date): string {
-  return [dueWords(one.due, now), lastWords(one), one.better ? msg`better than at first` : null]
+export function standsWords(one: SkillNow, today: string): string {
+  return [dueWords(one.due, today), lastWords(one), one.better ? msg`better than at first` : null]
     .filter((words) => words !== null)
     .join(' · ');
 }
 
-export function dueWords(due: string | null, now: Date): string {
+export function dueWords(due: string | null, today: string): string {
   if (due === null) return msg`new`;
-  const days = Math.ceil((Date.parse(due) - now.getTime()) / 86_400_000);
+  const days = daysBetween(today, due);
   return days <= 0 ? msg`due today` : plural(days)`tomorrow|in ${days} days`;
 }
 

@@ -2,11 +2,10 @@ import type { PracticeTold } from '@toile/core';
 import { usePractice, useSession } from '../../data/hooks';
 import { post, type PracticeOutgoing } from '../../data/outbox';
 import { useSending } from '../../data/useSending';
-import { todayText } from '../words/dates';
 
 /** One's own practice with what this device has not sent yet: shown at once, kept, sent when it can be. */
 export function usePracticeLog() {
-  const answer = usePractice(todayText());
+  const answer = usePractice();
   const account = useSession().data?.email ?? '';
   const known = answer.data?.events;
   const sending = useSending(

@@ -1,5 +1,5 @@
 import {
-  isDay,
+  dayIn,
   msg,
   practiceNow,
   skillNamed,
@@ -12,6 +12,8 @@ import type { Tx } from '../db/connection';
 import type { Caller } from '../http/caller';
 import { ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
+import { settingsNow } from '../studio/settings';
+import { zoneOfStudio } from '../studio/day';
 import { practiceRow } from './rows';
 
 /** Progress and what is due are told from so many of somebody's attempts, the newest. */
@@ -22,7 +24,7 @@ const AHEAD_MS = 10 * 60_000;
 /** Practice: private to whoever practises, but for what they share. */
 export function registerPractice(services: Services): void {
   read(services, 'practice', async ({ tx, caller, query, now }) => ({
-    body: await practiceAnswer(tx, caller, dayAsked(query.today, now)),
+    body: await practiceAnswer(tx, caller, now, query.zone),
   }));
 
   write(services, 'tellPractice', async ({ tx, caller, body, now }) => {
@@ -45,7 +47,7 @@ export function registerPractice(services: Services): void {
     if (!inserted) throw new ProblemError('already-there');
     return {
       status: 201,
-      body: await practiceAnswer(tx, caller, dayAsked(undefined, now)),
+      body: await practiceAnswer(tx, caller, now),
       subject: event.id,
     };
   });
@@ -57,14 +59,12 @@ export function registerPractice(services: Services): void {
       .where('kind', '=', 'attempt');
     if (body.skill !== null) gone = gone.where('skill', '=', body.skill);
     await gone.execute();
-    return { body: await practiceAnswer(tx, caller, dayAsked(undefined, now)) };
+    return { body: await practiceAnswer(tx, caller, now) };
   });
 }
 
-const dayAsked = (today: string | undefined, now: Date): string =>
-  today !== undefined && isDay(today) ? today : now.toISOString().slice(0, 10);
-
-async function practiceAnswer(tx: Tx, caller: Caller, today: string): Promise<PracticeAnswer> {
+async function practiceAnswer(tx: Tx, caller: Caller, now: Date, asksFrom?: string): Promise<PracticeAnswer> {
+  const zone = zoneOfStudio((await settingsNow(tx)).settings, asksFrom);
   const weeks = await tx
     .selectFrom('practice_events')
     .select('event')
@@ -76,9 +76,9 @@ async function practiceAnswer(tx: Tx, caller: Caller, today: string): Promise<Pr
     events: (await newestOf(tx, caller.accountId)).map(withoutName),
     week: weekSkill(
       weeks.map(({ event }) => event),
-      today,
+      dayIn(zone, now),
     ),
-    team: await shared(tx, caller.accountId),
+    team: await shared(tx, caller.accountId, zone),
   };
 }
 
@@ -100,7 +100,7 @@ function withoutName({ by: _by, ...event }: PracticeEvent): PracticeTold {
 }
 
 /** What the others share, by name: for everybody alike, since nobody is ranked by it. */
-async function shared(tx: Tx, own: string): Promise<SharedSkill[]> {
+async function shared(tx: Tx, own: string, zone: string): Promise<SharedSkill[]> {
   const sharing = await tx
     .selectFrom('practice_events as e')
     .innerJoin('memberships as m', 'm.account_id', 'e.account_id')
@@ -115,7 +115,7 @@ async function shared(tx: Tx, own: string): Promise<SharedSkill[]> {
   for (const { account_id, name } of sharing)
     people.push({ name, events: (await newestOf(tx, account_id)).map(withoutName) });
   return people.flatMap(({ name, events }) =>
-    practiceNow(events)
+    practiceNow(events, zone)
       .filter((one) => one.shared)
       .map(({ skill, last, attempts, due }): SharedSkill => ({
         name,

@@ -8,6 +8,9 @@ export async function studioDay(tx: Tx, now: Date, asksFrom?: string): Promise<s
   return dayOfStudio((await settingsNow(tx)).settings, now, asksFrom);
 }
 
-export function dayOfStudio(settings: StudioSettings, now: Date, asksFrom?: string): string {
-  return dayIn(settings.zone ?? (asksFrom !== undefined && isZone(asksFrom) ? asksFrom : 'UTC'), now);
-}
+export const dayOfStudio = (settings: StudioSettings, now: Date, asksFrom?: string): string =>
+  dayIn(zoneOfStudio(settings, asksFrom), now);
+
+/** The zone a studio's days are of: its own, else that of whoever asks, else UTC. */
+export const zoneOfStudio = (settings: StudioSettings, asksFrom?: string): string =>
+  settings.zone ?? (asksFrom !== undefined && isZone(asksFrom) ? asksFrom : 'UTC');

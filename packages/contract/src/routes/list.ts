@@ -541,7 +541,7 @@ export const ROUTES = {
     method: 'GET',
     path: '/api/practice',
     needs: 'see',
-    asks: ['today'],
+    asks: ['zone'],
     does: 'One’s own practice, the team’s skill of the week, and what others share.',
   },
   tellPractice: {

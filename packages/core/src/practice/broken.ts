@@ -31,9 +31,22 @@ const product = (
   more: Partial<ProductSnapshot> = {},
 ): ProductSnapshot => practiceProduct(uuid(n), kind, lab, more);
 
+/** The steps of a plain face, by what they are: what they are called is said in somebody's language. */
+const IDS = {
+  clean: uuid(501),
+  primer: uuid(502),
+  base: uuid(503),
+  concealer: uuid(504),
+  contour: uuid(505),
+  blush: uuid(506),
+  light: uuid(507),
+  powder: uuid(508),
+} as const;
+type Named = keyof typeof IDS;
+
 type Made = Partial<Pick<Step, 'waitMinutes' | 'doseMgPerCm2' | 'passes' | 'tool'>>;
 function step(
-  n: number,
+  name: Named,
   title: string,
   phase: Step['phase'],
   role: Step['role'],
@@ -42,7 +55,7 @@ function step(
   made: Made = {},
 ): Step {
   return {
-    id: uuid(500 + n),
+    id: IDS[name],
     title,
     phase,
     role,
@@ -72,32 +85,40 @@ const at = (guide: Guided['guide'], params?: Guided['params']): Guided => ({
 function sound(skin: Lab): readonly Step[] {
   const powder = { texture: 'pressed', family: 'powder', coverage: 'sheer', finish: 'matte' } as const;
   return [
-    step(1, msg`Clean`, 'clean', 'care', [], null),
-    step(2, msg`Primer`, 'prime', 'care', [at('zone.wholeFace')], product(2, 'primer', null), {
+    step('clean', msg`Clean`, 'clean', 'care', [], null),
+    step('primer', msg`Primer`, 'prime', 'care', [at('zone.wholeFace')], product(2, 'primer', null), {
       waitMinutes: 2,
     }),
     step(
-      3,
+      'base',
       msg`Base`,
       'base',
       'base',
       [at('zone.wholeFace'), at('zone.neck')],
       product(3, 'base', skin, { coverage: 'light' }),
     ),
-    step(4, msg`Concealer`, 'conceal', 'conceal', [at('zone.underEye')], product(4, 'concealer', skin), {
-      doseMgPerCm2: 0.3,
-    }),
     step(
-      5,
+      'concealer',
+      msg`Concealer`,
+      'conceal',
+      'conceal',
+      [at('zone.underEye')],
+      product(4, 'concealer', skin),
+      {
+        doseMgPerCm2: 0.3,
+      },
+    ),
+    step(
+      'contour',
       msg`Contour`,
       'sculpt',
       'contour',
       [at('cheekContour')],
       product(5, 'contour', shiftDepth(skin, 2, { undertone: 'neutral' }), { finish: 'matte' }),
     ),
-    step(6, msg`Blush`, 'sculpt', 'blush', [at('blushLifted')], product(6, 'blush', flushed(skin))),
+    step('blush', msg`Blush`, 'sculpt', 'blush', [at('blushLifted')], product(6, 'blush', flushed(skin))),
     step(
-      7,
+      'light',
       term('Light', 'layer'),
       'sculpt',
       'highlight',
@@ -105,7 +126,7 @@ function sound(skin: Lab): readonly Step[] {
       product(7, 'highlight', shiftDepth(skin, -2), { finish: 'satin' }),
     ),
     step(
-      8,
+      'powder',
       msg`Powder`,
       'set',
       'powder',
@@ -122,13 +143,13 @@ const flushed = (skin: Lab): Lab => {
 };
 
 const change =
-  (title: () => string, to: (step: Step) => Partial<Step>) =>
+  (name: Named, to: (step: Step) => Partial<Step>) =>
   (plan: Plan): Plan => ({
     ...plan,
-    steps: plan.steps.map((one) => (one.title === title() ? { ...one, ...to(one) } : one)),
+    steps: plan.steps.map((one) => (one.id === IDS[name] ? { ...one, ...to(one) } : one)),
   });
-const laid = (title: () => string, more: (product: ProductSnapshot) => Partial<ProductSnapshot>) =>
-  change(title, (one) => ({
+const laid = (name: Named, more: (product: ProductSnapshot) => Partial<ProductSnapshot>) =>
+  change(name, (one) => ({
     use: one.use.map((use) => ({ ...use, product: { ...use.product, ...more(use.product) } })),
   }));
 const features =
@@ -142,102 +163,61 @@ export const BREAKAGES: readonly Breakage[] = messagesIn(
   ['face'],
   [
     {
-      does: change(
-        () => msg`Contour`,
-        () => ({ placements: [at('cheekContour', { liftMm: -9 })] }),
-      ),
+      does: change('contour', () => ({ placements: [at('cheekContour', { liftMm: -9 })] })),
     },
     {
-      does: change(
-        () => msg`Blush`,
-        () => ({ placements: [at('blushLifted', { liftMm: -10 })] }),
-      ),
+      does: change('blush', () => ({ placements: [at('blushLifted', { liftMm: -10 })] })),
     },
     {
-      does: laid(
-        () => msg`Contour`,
-        () => ({ finish: 'shimmer' }),
-      ),
+      does: laid('contour', () => ({ finish: 'shimmer' })),
     },
     {
-      does: laid(
-        () => msg`Contour`,
-        ({ lab }) => ({ lab: lab ? [lab[0] + 12, lab[1], lab[2]] : null }),
-      ),
+      does: laid('contour', ({ lab }) => ({ lab: lab ? [lab[0] + 12, lab[1], lab[2]] : null })),
     },
     {
-      does: (plan, skin) =>
-        laid(
-          () => msg`Concealer`,
-          () => ({ lab: [...shiftDepth(skin, -4)] }),
-        )(plan),
+      does: (plan, skin) => laid('concealer', () => ({ lab: [...shiftDepth(skin, -4)] }))(plan),
     },
     {
-      does: change(
-        () => msg`Primer`,
-        () => ({ waitMinutes: 0 }),
-      ),
+      does: change('primer', () => ({ waitMinutes: 0 })),
     },
     {
-      does: laid(
-        () => msg`Primer`,
-        () => ({ family: 'oil' }),
-      ),
+      does: laid('primer', () => ({ family: 'oil' })),
     },
     {
-      does: change(
-        () => msg`Base`,
-        () => ({ doseMgPerCm2: 1, passes: 2 }),
-      ),
+      does: change('base', () => ({ doseMgPerCm2: 1, passes: 2 })),
     },
     {
-      does: change(
-        () => msg`Concealer`,
-        () => ({ passes: 4 }),
-      ),
+      does: change('concealer', () => ({ passes: 4 })),
     },
-    { does: (plan) => ({ ...plan, steps: afterPowder(plan.steps, msg`Blush`) }) },
-    { does: (plan) => ({ ...plan, steps: afterPowder(plan.steps, msg`Contour`) }) },
+    { does: (plan) => ({ ...plan, steps: afterPowder(plan.steps, 'blush') }) },
+    { does: (plan) => ({ ...plan, steps: afterPowder(plan.steps, 'contour') }) },
     {
       face: 'A mature skin.',
-      does: (plan) =>
-        laid(
-          () => term('Light', 'layer'),
-          () => ({ finish: 'shimmer' }),
-        )(features({ age: 'mature' })(plan)),
+      does: (plan) => laid('light', () => ({ finish: 'shimmer' }))(features({ age: 'mature' })(plan)),
     },
     {
       face: 'Lines under the eyes.',
       does: (plan) =>
-        change(
-          () => msg`Powder`,
-          () => ({ doseMgPerCm2: 1, waitMinutes: 4 }),
-        )(features({ lines: ['under eye'] })(plan)),
+        change('powder', () => ({ doseMgPerCm2: 1, waitMinutes: 4 }))(
+          features({ lines: ['under eye'] })(plan),
+        ),
     },
     {
-      does: (plan, skin) =>
-        laid(
-          () => msg`Base`,
-          () => ({ lab: [...shiftDepth(skin, 2)] }),
-        )(plan),
+      does: (plan, skin) => laid('base', () => ({ lab: [...shiftDepth(skin, 2)] }))(plan),
     },
     {
-      does: (plan, skin) =>
-        laid(
-          () => term('Light', 'layer'),
-          () => ({ lab: [...shiftDepth(skin, 3)] }),
-        )(plan),
+      does: (plan, skin) => laid('light', () => ({ lab: [...shiftDepth(skin, 3)] }))(plan),
     },
-    { does: (plan) => ({ ...plan, steps: plan.steps.filter(({ title }) => title !== 'Clean') }) },
+    { does: (plan) => ({ ...plan, steps: plan.steps.filter(({ id }) => id !== IDS.clean) }) },
   ],
 );
 
 /** The powder goes over the whole face first, and what is cream on top of it. */
-function afterPowder(steps: readonly Step[], title: string): readonly Step[] {
-  const one = steps.find((step) => step.title === title)!;
+function afterPowder(steps: readonly Step[], name: Named): readonly Step[] {
+  const one = steps.find(({ id }) => id === IDS[name])!;
   const others = steps
     .filter((step) => step !== one)
-    .map((step) => (step.title === 'Powder' ? { ...step, placements: [at('zone.wholeFace')] } : step));
+    .map((step) => (step.id === IDS.powder ? { ...step, placements: [at('zone.wholeFace')] } : step));
   return [...others, { ...one, phase: 'powder' }];
 }
 
@@ -355,6 +335,9 @@ const LIKELY = [
   'shine-in-contour',
   'contour-too-light',
   'concealer-mask',
+  'concealer-halo',
+  'grey-cast',
+  'out-of-limits',
   'wet-on-wet',
   'family-conflict',
   'heavy-base',

@@ -21,8 +21,8 @@ import {
 import { ribbon } from '../face/curve';
 import { centreOf, distance, measureLine } from '../face/point';
 import { seededRandom, seedFromText, shuffled, type Random } from '../math';
-import { messagesIn } from '../messages';
 import { brokenChart, type BrokenChart } from './broken';
+import { CORRECTORS, shadowBeside } from './corrector';
 import { laidOn } from './laidOn';
 import { lineMiss } from './lineMiss';
 import { practiceFace } from './practiceFace';
@@ -68,7 +68,7 @@ export type CorrectorExercise = Common & {
   readonly kind: 'corrector';
   readonly under: Lab;
   readonly cheek: Lab;
-  readonly pans: readonly { readonly id: string; readonly words: string; readonly lab: Lab }[];
+  readonly pans: typeof CORRECTORS;
 };
 export type StepsExercise = Common & {
   readonly kind: 'steps';
@@ -289,10 +289,8 @@ function answerExercise(skill: AnswerSkill, seed: number, level: Level, random: 
       return { ...common, kind: 'undertone', pans: pansOf(shuffled(labs, random)) };
     }
     case 'corrector': {
-      const cheek = aSkin(random);
-      const [L, a, b] = cheek;
-      const under: Lab = [L - 5 - 5 * random(), a - 3 * random(), b - 5 - 6 * random()];
-      return { ...common, kind: 'corrector', under, cheek, pans: shuffled(CORRECTORS, random) };
+      const shadow = shadowBeside(aSkin(random), random);
+      return shadow ? { ...common, kind: 'corrector', ...shadow, pans: shuffled(CORRECTORS, random) } : null;
     }
     case 'mix': {
       const skin = aSkin(random);
@@ -321,15 +319,3 @@ function turn([L, a, b]: Lab, degrees: number): Lab {
   const chroma = Math.hypot(a, b);
   return [L, chroma * Math.cos(angle), chroma * Math.sin(angle)];
 }
-
-const CORRECTORS: CorrectorExercise['pans'] = messagesIn(
-  ['words'],
-  [
-    { id: 'peach', words: 'peach', lab: [76, 18, 26] },
-    { id: 'orange', words: 'orange', lab: [62, 32, 42] },
-    { id: 'red', words: 'brick red', lab: [44, 36, 28] },
-    { id: 'yellow', words: 'yellow', lab: [84, 4, 40] },
-    { id: 'green', words: 'green', lab: [76, -16, 18] },
-    { id: 'lilac', words: 'lilac', lab: [74, 14, -14] },
-  ],
-);

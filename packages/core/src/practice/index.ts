@@ -32,7 +32,8 @@ export {
   type PatchExercise,
   type StepsExercise,
 } from './exercise';
-export { corrected, judge, type AttemptJudged, type Given } from './judge';
+export { corrected } from './corrector';
+export { judge, type AttemptJudged, type Given } from './judge';
 export {
   dueFirst,
   practiceNow,

@@ -1,5 +1,5 @@
 import { capital } from '../capital';
-import { deltaE2000, depthOf, undertoneOf, type Lab } from '../colour';
+import { depthOf, undertoneOf, type Lab } from '../colour';
 import {
   checkLimits,
   contourFinder,
@@ -11,7 +11,6 @@ import {
 } from '../face';
 import { ribbon } from '../face/curve';
 import { resample } from '../face/point';
-import { shownOfStep, type Use } from '../look';
 import { msg } from '../messages';
 import { scoreOrder, scorePicks, scoreRegret, scoreSteps, type StepLink } from './answers';
 import type {
@@ -25,31 +24,15 @@ import type {
   PatchExercise,
   StepsExercise,
 } from './exercise';
+import { corrected } from './corrector';
 import { feedback, type LineTask } from './feedback';
 import { laidOn } from './laidOn';
-import { practiceProduct } from './practiceProduct';
 import { STEPS } from './practiceSteps';
 import { patchFeedback, patchMiss, scorePatch } from './patch';
 import { gradeOf, type Grade } from './score';
 import { scoreLine } from './scoreLine';
 import { skillNamed, type LineSkill } from './skills';
 import { judgePumps } from './twoPumps';
-
-const NOBODYS = '00000000-0000-7000-8000-000000000000';
-/** A thin film, mg a cm2. */
-const FILM = 0.3;
-
-/** How far the place under the eye is from the cheek when a corrector lies on it: predicted, CIEDE2000. */
-export function corrected({ under, cheek }: Pick<CorrectorExercise, 'under' | 'cheek'>, lab: Lab): number {
-  const use: Use = {
-    unitId: null,
-    parts: 1,
-    measure: 'dot',
-    product: practiceProduct(NOBODYS, 'corrector', lab),
-  };
-  const shown = shownOfStep({ use: [use], doseMgPerCm2: FILM, passes: 1 }, under);
-  return shown === null ? Infinity : deltaE2000(shown, cheek);
-}
 
 /** What comes before what, and how much it matters: a broken order is seen on the skin, or is only untidy. */
 const LINKS: readonly StepLink[] = STEPS.flatMap((one, i) =>

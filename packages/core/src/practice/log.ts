@@ -1,4 +1,5 @@
 import { Type, type Static, type TProperties } from '@sinclair/typebox';
+import { dayIn, daysBetween } from '../calendar';
 import { median } from '../math';
 import { closed, DateSchema, InstantSchema, oneOf, TextSchema, UuidSchema } from '../schema';
 import { practiceSchedule, type PracticeCard } from './schedule';
@@ -49,7 +50,7 @@ export type SkillNow = {
   readonly skill: string;
   readonly attempts: number;
   readonly level: Level;
-  /** When it is due again; null for what was never tried. */ readonly due: string | null;
+  /** The day it is due again, YYYY-MM-DD; null for what was never tried. */ readonly due: string | null;
   /** The last five misses, oldest first, their median and range; null without any. */
   readonly last: {
     readonly misses: readonly number[];
@@ -67,13 +68,19 @@ const LAST = 5;
 const ENOUGH = 10;
 const BETTER = 0.75;
 
-const dayOf = (at: string): string => at.slice(0, 10);
+/** An attempt with the day it was made on, where the studio is. */
+type Dated = Attempt & { readonly day: string };
 
-/** Where somebody's hand stands in every skill, from all they told, in any order. */
-export function practiceNow(events: readonly PracticeTold[]): SkillNow[] {
+/**
+ * Where somebody's hand stands in every skill, from all they told, in any order. Days are those of a time
+ * zone: what is practised on one evening is one day's, wherever midnight is in Greenwich.
+ */
+export function practiceNow(events: readonly PracticeTold[], zone: string): SkillNow[] {
   const sorted = [...events].sort((a, b) => Date.parse(a.at) - Date.parse(b.at));
   return SKILLS.map(({ id }): SkillNow => {
-    const attempts = sorted.filter((one): one is Attempt => one.kind === 'attempt' && one.skill === id);
+    const attempts = sorted.flatMap((one): Dated[] =>
+      one.kind === 'attempt' && one.skill === id ? [{ ...one, day: dayIn(zone, new Date(one.at)) }] : [],
+    );
     const shared = sorted.filter((one) => one.kind === 'shared' && one.skill === id).at(-1);
     const misses = attempts.map(({ miss }) => miss);
     const last = misses.slice(-LAST);
@@ -81,7 +88,7 @@ export function practiceNow(events: readonly PracticeTold[]): SkillNow[] {
       skill: id,
       attempts: attempts.length,
       level: levelOf(attempts),
-      due: dueOf(attempts)?.due.toISOString() ?? null,
+      due: dueOf(attempts),
       last:
         last.length === 0
           ? null
@@ -93,24 +100,25 @@ export function practiceNow(events: readonly PracticeTold[]): SkillNow[] {
   });
 }
 
-/** Only a day's first attempt is rated: the rest is free practice. */
-function dueOf(attempts: readonly Attempt[]): PracticeCard | null {
+/** The day it is due again. Only a day's first attempt is rated: the rest is free practice. */
+function dueOf(attempts: readonly Dated[]): string | null {
   let card: PracticeCard | null = null;
-  let day = '';
-  for (const { at, grade } of attempts) {
-    if (dayOf(at) === day) continue;
-    day = dayOf(at);
-    card = practiceSchedule(card, grade, new Date(at));
+  let last = '';
+  for (const { day, grade } of attempts) {
+    if (day === last) continue;
+    last = day;
+    // Noon of every day: whole days lie between any two.
+    card = practiceSchedule(card, grade, new Date(`${day}T12:00:00Z`));
   }
-  return card;
+  return card ? dayIn('UTC', card.due) : null;
 }
 
 /** Up after two good ones on different days, down after two that went wrong. */
-function levelOf(attempts: readonly Attempt[]): Level {
+function levelOf(attempts: readonly Dated[]): Level {
   let level: Level = 0;
   let good: string | null = null;
   let wrong = 0;
-  for (const { at, grade } of attempts) {
+  for (const { day, grade } of attempts) {
     if (grade === 'again') {
       good = null;
       wrong++;
@@ -122,8 +130,8 @@ function levelOf(attempts: readonly Attempt[]): Level {
     }
     wrong = 0;
     if (grade === 'near') good = null;
-    else if (good === null) good = dayOf(at);
-    else if (good !== dayOf(at)) {
+    else if (good === null) good = day;
+    else if (good !== day) {
       level = level === 0 ? 1 : 2;
       good = null;
     }
@@ -131,25 +139,24 @@ function levelOf(attempts: readonly Attempt[]): Level {
   return level;
 }
 
-/** What is due: overdue longest first; then what was never tried. */
-export function dueFirst(all: readonly SkillNow[], now: Date): SkillNow[] {
-  const rank = (one: SkillNow): number =>
-    one.due === null ? 1 : Date.parse(one.due) <= now.getTime() ? 0 : 2;
+/** What is due on a day, overdue longest first; then what was never tried; then what comes later. */
+export function dueFirst(all: readonly SkillNow[], today: string): SkillNow[] {
+  const rank = ({ due }: SkillNow): number => (due === null ? 1 : due <= today ? 0 : 2);
   return [...all].sort(
-    (a, b) => rank(a) - rank(b) || Date.parse(a.due ?? '1970-01-01') - Date.parse(b.due ?? '1970-01-01'),
+    (a, b) => rank(a) - rank(b) || ((a.due ?? '') < (b.due ?? '') ? -1 : a.due === b.due ? 0 : 1),
   );
 }
 
-/** A team's skill of the week: the newest that was set, for a week from its day; null when there is none. */
+/** A team's skill of the week: the newest set that has begun, for a week from its day; null when there is none. */
 export function weekSkill(
   events: readonly PracticeEvent[],
   today: string,
 ): { readonly skill: string; readonly by: string; readonly from: string } | null {
   const last = events
-    .filter((one): one is Extract<PracticeEvent, { kind: 'week' }> => one.kind === 'week')
+    .filter((one) => one.kind === 'week')
+    .filter(({ from }) => from <= today)
     .sort((a, b) => Date.parse(a.at) - Date.parse(b.at))
     .at(-1);
-  if (!last || last.skill === null || last.from > today) return null;
-  const days = (Date.parse(today) - Date.parse(last.from)) / 86_400_000;
-  return days < 7 ? { skill: last.skill, by: last.by, from: last.from } : null;
+  if (!last || last.skill === null) return null;
+  return daysBetween(last.from, today) < 7 ? { skill: last.skill, by: last.by, from: last.from } : null;
 }

@@ -9,6 +9,7 @@ import {
   type Point,
   type Polygon,
 } from '../face';
+import { tellIn } from '../messages';
 import { RULES } from '../review';
 import { BREAKAGES, breaks } from './broken';
 import {
@@ -28,6 +29,8 @@ import {
   type PatchExercise,
 } from '.';
 
+/** A language in which nothing is called as in English. */
+const SHOUTED = { language: 'id', translate: (key: string): string => `«${key}»` };
 const SEEDS = Array.from({ length: 12 }, (_, i) => i + 1);
 const PATCHES = SKILLS.filter((one) => one.kind === 'patch').map(({ id }) => id);
 const patchOf = (skill: string, seed: number): PatchExercise => {
@@ -275,6 +278,28 @@ describe('what is wrong here', () => {
     expect(
       new Set(tasks.map(({ chart }) => chart.choices.findIndex(({ id }) => chart.right.includes(id)))).size,
     ).toBe(5);
+  });
+  test('no practice gives itself away: each that is right somewhere is offered and wrong elsewhere', () => {
+    const right = new Set(tasks.flatMap(({ chart }) => chart.right));
+    const wrong = new Set(
+      tasks.flatMap(({ chart }) =>
+        chart.choices.map(({ id }) => id).filter((id) => !chart.right.includes(id)),
+      ),
+    );
+    expect([...right].filter((id) => !wrong.has(id))).toEqual([]);
+  });
+  test('in another language it is the same exercise, in other words', () => {
+    for (const [seed, task] of tasks.entries()) {
+      tellIn(() => SHOUTED);
+      const told = exercise('broken', seed, 0);
+      tellIn(() => null);
+      if (told?.kind !== 'broken') throw new Error(`nothing broken for ${seed}`);
+      expect(told.chart.right).toEqual(task.chart.right);
+      expect(told.chart.choices.map(({ id }) => id)).toEqual(task.chart.choices.map(({ id }) => id));
+      expect(told.chart.steps.map(({ id }) => id)).toEqual(task.chart.steps.map(({ id }) => id));
+      expect(told.chart.placements).toEqual(task.chart.placements);
+      expect(told.chart.steps[0]!.words).not.toBe(task.chart.steps[0]!.words);
+    }
   });
   test.each(BREAKAGES.map((_, i) => i))(
     'breakage %d shows on most skins and faces, as one practice or two, and each shows one of its own',
