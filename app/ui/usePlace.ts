@@ -2,6 +2,7 @@ import { useEffect, useRef, type RefObject } from 'react';
 import type { View } from 'react-native';
 import { msg } from '@toile/core';
 
+const APP = 'Toile';
 let firstPlace = true;
 
 /**
@@ -11,7 +12,7 @@ let firstPlace = true;
 export function usePlace(title: string): RefObject<View | null> {
   const heading = useRef<View>(null);
   useEffect(() => {
-    document.title = title === 'Toile' ? title : msg`${title} · Toile`;
+    document.title = title === APP ? title : msg`${title} · Toile`;
   }, [title]);
   useEffect(() => {
     const on = document.activeElement;

@@ -30,8 +30,9 @@ afterAll(() => rmSync(root, { recursive: true, force: true }));
 function told(source: string, name = 'app/some.tsx') {
   writeFileSync(path.join(root, name), IMPORTS + source);
   try {
-    const { messages, untold } = collect(root);
-    return { keys: [...messages.keys()], untold: untold.map((one) => one.replace(/^\S+ /, '')) };
+    const { messages, untold, compared } = collect(root);
+    const [alone, words] = [untold, compared].map((all) => all.map((one) => one.replace(/^\S+ /, '')));
+    return { keys: [...messages.keys()], untold: alone!, compared: words! };
   } finally {
     rmSync(path.join(root, name));
   }
@@ -142,4 +143,19 @@ test('what whoever runs a server reads is not told, nor what a format holds', ()
   expect(told("export const T = 'There is no studio here yet';", 'server/src/other.ts').untold).toHaveLength(
     1,
   );
+});
+
+test('told words that are compared are found, ids that are told elsewhere are not', () => {
+  const { compared } = told(`
+    declare const step: { title: string; name: string; kind: 'base' | 'blush' };
+    const effects = messagesIn(['name'], [{ name: 'natural', kind: 'blush' }]);
+    msg\`Powder\`; term(step.kind);
+    const all = [
+      step.title === 'Powder', 'Powder' !== step.title, step.title === msg\`Powder\`,
+      effects.find((one) => one.name === 'natural'), step.kind === 'base', step.kind === term('base'),
+      step.title === 'Powders', step.title === '', step.title === step.name, step.kind !== 'blush',
+      effects.find(({ name }) => name === 'natural'),
+    ];
+  `);
+  expect(compared).toEqual(['Powder', 'Powder', 'msg`Powder`', 'natural', "term('base')", 'natural']);
 });

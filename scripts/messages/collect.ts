@@ -1,12 +1,17 @@
 import { readdirSync } from 'node:fs';
 import path from 'node:path';
 import ts from 'typescript';
+import { comparedIn, isTelling, type Compared } from './compared';
 import { isInTable, READ_BY_PROGRAMS, says, sentenceOf, wordsOf } from './untold';
 
-/** A message with where it is told, and a text on a screen that is told in English alone. */
+/**
+ * A message with where it is told; a text on a screen that is told in English alone; and told words that are
+ * compared, which are other words in another language.
+ */
 export type Collected = {
   readonly messages: ReadonlyMap<string, string>;
   readonly untold: readonly string[];
+  readonly compared: readonly string[];
 };
 
 const SHOWN = new Set([
@@ -51,6 +56,9 @@ export function collect(root: string): Collected {
   const checker = program.getTypeChecker();
   const messages = new Map<string, string>();
   const untold: string[] = [];
+  const compared: Compared[] = [];
+  /** Texts of tables by the name they stand under: 'name natural'. */
+  const inTables = new Set<string>();
   const sentences: { readonly text: string; readonly where: string }[] = [];
 
   const literalsOf = (type: ts.Type): string[] =>
@@ -74,7 +82,10 @@ export function collect(root: string): Collected {
       if (ts.isPropertyAssignment(node))
         leaves(node.initializer, asked, node.name.getText(source).replace(/['"]/g, ''), context);
       else if (ts.isStringLiteralLike(node)) {
-        if (asked(name) && says(node.text)) add(`${node.text}${context}`, node);
+        if (asked(name) && says(node.text)) {
+          add(`${node.text}${context}`, node);
+          inTables.add(`${name} ${node.text}`);
+        }
       } else if (!ts.isFunctionLike(node) && !ts.isTemplateExpression(node))
         ts.forEachChild(node, (child) => leaves(child, asked, name, context));
     };
@@ -84,6 +95,8 @@ export function collect(root: string): Collected {
     const visit = (node: ts.Node): void => {
       const said = READ_BY_PROGRAMS.test(file) ? null : sentenceOf(node);
       if (said !== null) sentences.push({ text: said, where: at(node) });
+      const words = comparedIn(node);
+      if (words) compared.push({ ...words, where: at(node) });
       if (ts.isTaggedTemplateExpression(node)) {
         const { tag, template } = node;
         if (
@@ -142,6 +155,9 @@ export function collect(root: string): Collected {
   }
   return {
     messages,
+    compared: compared.flatMap((one) =>
+      isTelling(one, messages, inTables) ? [`${one.where} ${one.text}`] : [],
+    ),
     untold: [
       ...new Set([
         ...untold,

@@ -8,7 +8,7 @@ const root = path.resolve(import.meta.dirname ?? path.dirname(new URL(import.met
 const CATALOGUE = 'packages/languages/src/id.json';
 /** So many problems are said at once, and how many there are. */
 const MOST_SAID = 60;
-const { messages, untold } = collect(root);
+const { messages, untold, compared } = collect(root);
 const target = path.join(root, CATALOGUE);
 const catalogue = JSON.parse(readFileSync(target, 'utf8')) as Record<string, string>;
 
@@ -28,6 +28,7 @@ const kept = (key: string, told: string): boolean =>
 
 const problems = [
   ...untold.map((where) => `told in English alone: ${where}`),
+  ...compared.map((where) => `told words are compared, which are others in another language: ${where}`),
   ...[...messages].flatMap(([key, where]) => {
     const told = catalogue[key];
     if (told === undefined || told === '') return [`not translated: ${where} ${key}`];

@@ -1,7 +1,6 @@
 import { useState } from 'react';
 import {
   CARE_STEPS,
-  effectsFor,
   forbidsOf,
   LAYER_KINDS,
   LAYER_LOOKS,
@@ -9,12 +8,14 @@ import {
   msg,
   newCareStep,
   newStep,
+  usualPlacements,
   withDeeperEdge,
   withinProhibitions,
   withStep,
   type CareStep,
   type Chart,
   type LayerKind,
+  type Placement,
 } from '@toile/core';
 import { newId } from '@toile/contract';
 import { Button, Choice, Column } from '../../ui';
@@ -36,10 +37,8 @@ export function AddLayer({
   const [open, setOpen] = useState(false);
   const add = (kind: LayerKind): void => {
     const id = newId();
-    const placements =
-      effectsFor(kind).find((e) => e.name === 'natural')?.placements ??
-      effectsFor(kind)[0]?.placements ??
-      (kind === 'base' ? [{ guide: 'zone.wholeFace' as const, side: 'both' as const }] : []);
+    const placements: readonly Placement[] =
+      kind === 'base' ? [{ guide: 'zone.wholeFace', side: 'both' }] : usualPlacements(kind);
     setOpen(false);
     const step = newStep(kind, id, placements);
     const allowed = withinProhibitions(

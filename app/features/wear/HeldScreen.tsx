@@ -9,6 +9,7 @@ import {
   WEAR_CLIMATES,
   type PlaceSetting,
   type WearGroup,
+  wornTold,
 } from '@toile/core';
 import { useStudioWear } from '../../data/hooks';
 import {
@@ -99,7 +100,7 @@ function Held({ wears }: { readonly wears: readonly WearGroup[] }) {
           return (
             <Column key={key} gap={0}>
               <Row
-                title={`${capital(row.zone)}: ${row.worn}`}
+                title={`${capital(row.zone)}: ${wornTold(row.worn)}`}
                 detail={outlookWords(row.outlook)}
                 chosen={open === key}
                 onPress={() => setOpen(open === key ? null : key)}
@@ -130,7 +131,7 @@ function Curve({ row }: { readonly row: HeldRow }) {
         labels={HOURS.map((hour) => `${hour} h`)}
       />
       <Subheading>{msg`Of ten, still holding`}</Subheading>
-      <Column gap={0} role="table" aria-label={msg`${capital(row.zone)}: ${row.worn}, of ten`}>
+      <Column gap={0} role="table" aria-label={msg`${capital(row.zone)}: ${wornTold(row.worn)}, of ten`}>
         {points.slice(1).map(({ hour, mean, low, high }) => (
           <Line key={hour} role="row" flexWrap="nowrap" gap="$3" minHeight={32}>
             <Label role="cell" width={56}>{`${hour} h`}</Label>

@@ -28,6 +28,7 @@ import { wearSettings } from './migrations/2026_11_28_26_wear_settings';
 import { photographs } from './migrations/2026_11_28_27_photographs';
 import { nameThrees } from './migrations/2026_11_28_29_name_threes';
 import { studioMarks } from './migrations/2026_11_28_28_studio_marks';
+import { wornMixes } from './migrations/2026_11_30_30_worn_mixes';
 import { visits } from './migrations/2026_11_27_09_visits';
 
 /** In order of name; each runs once, in its own transaction. */
@@ -61,6 +62,7 @@ export const MIGRATIONS: Readonly<Record<string, Migration>> = {
   '2026_11_28_27_photographs': photographs,
   '2026_11_28_28_studio_marks': studioMarks,
   '2026_11_28_29_name_threes': nameThrees,
+  '2026_11_30_30_worn_mixes': wornMixes,
 };
 
 /**

@@ -25,7 +25,7 @@ export const ONE_MORE = { makeup: 'One more artist', hair: 'One more hair stylis
 export const SOME_STYLIST = 'Hair stylist';
 /** Whether a name is one hands have until somebody names them: what was timed of such is of anybody. */
 export const isNobodyYet = (name: string): boolean =>
-  [SOME_STYLIST, ...Object.values(ONE_MORE)].some((one) => one === name || term(one) === name);
+  [SOME_STYLIST, ...Object.values(ONE_MORE)].some((one) => [one, term(one)].includes(name));
 
 /** Points: fifteen minutes earlier, one more pair of hands, a chair, a minute later. */
 const PRICES = { quarterHourEarlier: 100, hands: 400, chair: 60, minuteLater: 6 } as const;

@@ -7,6 +7,7 @@ import type { Placement } from './outlineOf';
 export type Effect = {
   readonly name: string;
   readonly kind: LayerKind;
+  /** What is meant where nobody says: else the first of its kind. */ readonly usual?: true;
   /** What it does to the face, in a sentence. */
   readonly does: string;
   readonly placements: readonly Placement[];
@@ -128,6 +129,7 @@ export const EFFECTS: readonly Effect[] = messagesIn(
     {
       name: 'natural',
       kind: 'blush',
+      usual: true,
       does: 'Where the client flushes anyway.',
       placements: [both('blushNatural', { width: 90 })],
       mind: fine,
@@ -273,6 +275,7 @@ export const EFFECTS: readonly Effect[] = messagesIn(
     {
       name: 'natural',
       kind: 'liner',
+      usual: true,
       does: 'Between the lashes only.',
       placements: [both('tightLine')],
       mind: ({ lenses }) => (lenses ? msg`Contact lenses: keep off the waterline.` : null),
@@ -302,6 +305,7 @@ export const EFFECTS: readonly Effect[] = messagesIn(
     {
       name: 'natural',
       kind: 'lash',
+      usual: true,
       does: 'Short and even.',
       placements: [both('lashes', { innerMm: 7, middleMm: 8, outerMm: 9 })],
       mind: fine,
@@ -339,6 +343,12 @@ export const EFFECTS: readonly Effect[] = messagesIn(
     },
   ],
 );
+
+/** Where a kind of layer goes while nobody has said what it is to do; nowhere for a kind without effects. */
+export function usualPlacements(kind: LayerKind): readonly Placement[] {
+  const effects = effectsFor(kind);
+  return (effects.find(({ usual }) => usual) ?? effects[0])?.placements ?? [];
+}
 
 /** The effects that can be had with a kind of layer. */
 export function effectsFor(kind: LayerKind): Effect[] {

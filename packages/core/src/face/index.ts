@@ -68,7 +68,7 @@ export {
   type StrokePoint,
 } from './freehand';
 export { tapeLine } from './tapeLine';
-export { cautionOf, EFFECTS, effectOf, effectsFor, type Effect } from './effects';
+export { cautionOf, EFFECTS, effectOf, effectsFor, usualPlacements, type Effect } from './effects';
 export { faceWarp, type FaceWarp } from './faceWarp';
 export { FACE_SHAPES, faceShape, type FaceShape, type FaceShapeName } from './faceShape';
 export { faceModel, type FaceModel, type HalfFace } from './faceModel';

@@ -18,13 +18,16 @@ import {
   outlineOf,
   PLAIN_FEATURES,
   speakPlacement,
+  usualPlacements,
   symmetryOf,
   TEMPLATE,
   distanceToGuide,
   type GuideParameter,
+  type LayerKind,
   type Placement,
   type Point,
 } from '.';
+import { inAnotherLanguage } from '../messages/messages.testing';
 import { faded } from './guides';
 import { EIGHT_FACES } from './face.testing';
 import { HAIR_STYLES } from './features';
@@ -236,6 +239,16 @@ test('distance to the guide is that of the stroke’s centreline', () => {
   expect(distanceToGuide(along(0), 'contour', TEMPLATE)!).toBeLessThan(0.1);
   expect(distanceToGuide(along(8), 'contour', TEMPLATE)!).toBeGreaterThan(3);
   expect(distanceToGuide({ guide: 'cheekContour', side: 'both' }, 'contour', TEMPLATE)).toBeNull();
+});
+
+test('a new layer goes where it looks natural where there is such a place, in whatever language', () => {
+  const natural = (kind: LayerKind) => effectsFor(kind).find(({ name }) => name === 'natural');
+  const usual = LAYER_KINDS.map((kind) => usualPlacements(kind));
+  LAYER_KINDS.forEach((kind, i) =>
+    expect(usual[i]).toEqual((natural(kind) ?? effectsFor(kind)[0])?.placements ?? []),
+  );
+  expect(LAYER_KINDS.filter(natural).length).toBeGreaterThan(5);
+  expect(inAnotherLanguage(() => LAYER_KINDS.map((kind) => usualPlacements(kind)))).toEqual(usual);
 });
 
 test('a placement is said so that it can be repeated unseen', () => {

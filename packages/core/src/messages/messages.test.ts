@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { listed, listedFew } from '../listed';
 import { withArticle } from '../withArticle';
 import {
+  asKept,
   languageNow,
   localeNow,
   messageKey,
@@ -91,6 +92,27 @@ describe('in another language', () => {
   test('numbers are written as it writes them', () => {
     expect(numberTold(12_345)).toBe('12.345');
     expect([languageNow(), localeNow()]).toEqual(['id', 'id']);
+  });
+});
+
+describe('what is kept', () => {
+  beforeEach(() => tellIn(() => echo));
+  const table = messages({ base: 'Base' });
+
+  test('is told in the language of the keys, tables too, whoever asks', () => {
+    expect(
+      asKept(() => [msg`Put ${1}`, term('light', 'skin'), plural(2)`a step|${2} steps`, table.base]),
+    ).toEqual(['Put 1', 'light', '2 steps', 'Base']);
+    expect([msg`Put ${1}`, languageNow()]).toEqual(['«Put {{0}}»', 'id']);
+  });
+
+  test('what goes wrong in it leaves the language as it was', () => {
+    expect(() =>
+      asKept(() => {
+        throw new RangeError('no such thing');
+      }),
+    ).toThrow(RangeError);
+    expect(table.base).toBe('«Base»');
   });
 });
 

@@ -25,6 +25,20 @@ export const languageNow = (): string => telling()?.language ?? 'en';
 /** Whose numbers and months are written, as Intl takes it. */
 export const localeNow = (): string => telling()?.language ?? 'en-GB';
 
+/**
+ * What is made of words and kept, to be found again by whoever reads another language: told in the language
+ * of the keys, whoever asks.
+ */
+export function asKept<T>(make: () => T): T {
+  const told = telling;
+  telling = () => null;
+  try {
+    return make();
+  } finally {
+    telling = told;
+  }
+}
+
 /** A number as it is written where somebody reads: 12,000 or 12.000. */
 export const numberTold = (value: number): string => value.toLocaleString(localeNow());
 

@@ -147,7 +147,7 @@ export function dueFirst(all: readonly SkillNow[], today: string): SkillNow[] {
   );
 }
 
-/** A team's skill of the week: the newest set that has begun, for a week from its day; null when there is none. */
+/** A team's skill of the week: the newest set that has begun, for a week from its day; null for none. */
 export function weekSkill(
   events: readonly PracticeEvent[],
   today: string,

@@ -9,7 +9,7 @@ import {
   type Point,
   type Polygon,
 } from '../face';
-import { tellIn } from '../messages';
+import { inAnotherLanguage } from '../messages/messages.testing';
 import { RULES } from '../review';
 import { BREAKAGES, breaks } from './broken';
 import {
@@ -29,8 +29,6 @@ import {
   type PatchExercise,
 } from '.';
 
-/** A language in which nothing is called as in English. */
-const SHOUTED = { language: 'id', translate: (key: string): string => `«${key}»` };
 const SEEDS = Array.from({ length: 12 }, (_, i) => i + 1);
 const PATCHES = SKILLS.filter((one) => one.kind === 'patch').map(({ id }) => id);
 const patchOf = (skill: string, seed: number): PatchExercise => {
@@ -290,9 +288,7 @@ describe('what is wrong here', () => {
   });
   test('in another language it is the same exercise, in other words', () => {
     for (const [seed, task] of tasks.entries()) {
-      tellIn(() => SHOUTED);
-      const told = exercise('broken', seed, 0);
-      tellIn(() => null);
+      const told = inAnotherLanguage(() => exercise('broken', seed, 0));
       if (told?.kind !== 'broken') throw new Error(`nothing broken for ${seed}`);
       expect(told.chart.right).toEqual(task.chart.right);
       expect(told.chart.choices.map(({ id }) => id)).toEqual(task.chart.choices.map(({ id }) => id));

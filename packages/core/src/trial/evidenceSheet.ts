@@ -7,7 +7,7 @@ import type { TrialRecord } from './questions';
 import { trialNow } from './trial';
 import { asCounted, decisionWords, trialWords } from './trialWords';
 import { verdictOf } from './verdict';
-import { hoursAt, type WearCheck } from './wearCheck';
+import { hoursAt, wornTold, type WearCheck } from './wearCheck';
 
 /** What was tried on one client and how it wore, to be put on paper. */
 export type EvidenceSheet = {
@@ -83,7 +83,7 @@ export function evidenceSheet({ name, trials, wears, dayOf, days }: Told): Evide
 /** What stood on the face, each once. */
 function wornWords(checks: readonly WearCheck[]): string {
   const lines = [...new Set(checks.flatMap(({ worn }) => Object.values(worn)))];
-  return lines.length === 0 ? msg`worn` : lines.join(', ');
+  return lines.length === 0 ? msg`worn` : lines.map(wornTold).join(', ');
 }
 
 /** One look: 'After 4.0 h, by the client: nose needs a touch-up. Touched up: nose. Meal.' */

@@ -30,6 +30,7 @@ import {
   type Trial,
   type TrialEvent,
 } from '.';
+import { inAnotherLanguage } from '../messages/messages.testing';
 import {
   after,
   applied,
@@ -184,6 +185,25 @@ describe('one question', () => {
     const { question } = questionOf(CHART, otherBase({ line: 'Line', shade: 'S77' }), 'coverage');
     expect([question.a.words, question.b.words]).toContain('Ordway Line S77');
     expect(question.a.key).not.toBe(question.b.key);
+  });
+  test('is the same in every language, asked in its words', () => {
+    const swaps = [
+      otherBase(),
+      otherBase({ line: 'Line', shade: 'S77' }),
+      swapStep(CHART, id(102), 'left out')!,
+      swapSchool(CHART, { contour: 'under base' })!,
+    ];
+    for (const swap of swaps) {
+      const one = questionOf(CHART, swap, 'shine');
+      const told = inAnotherLanguage(() => questionOf(CHART, swap, 'shine'));
+      expect([told.question.key, told.question.a.key, told.question.b.key, told.chartHas]).toEqual([
+        one.question.key,
+        one.question.a.key,
+        one.question.b.key,
+        one.chartHas,
+      ]);
+      expect(told.question.text).toMatch(/^«/);
+    }
   });
   test('with and without a step, and another order, have names a newcomer reads', () => {
     expect(questionOf(CHART, swapStep(CHART, id(102), 'left out')!, 'camera').question.text).toBe(

@@ -126,6 +126,7 @@ export {
   WearCheckSchema,
   stepOnZone,
   wornByZone,
+  wornTold,
   zoneWears,
   type WearCheck,
   type WearMark,

@@ -14,6 +14,7 @@ import {
 import { after, CHART, trialOf } from './halfTrial.testing';
 import { SKIN_GROUPS } from './skinGroup';
 import { settingWords, WEAR_CLIMATES, wearSettingOf } from './wearSetting';
+import { inAnotherLanguage } from '../messages/messages.testing';
 
 const NOW = wornByZone(CHART).nose!;
 const OFFER = 'Ordway Hours';
@@ -104,6 +105,19 @@ test.each([
   ['the other was watched for too short a time', [...wears(NOW, 6, 1), ...wears(OFFER, 0, 9, { good: 1 })]],
   ['a lip says nothing of a nose', [...wears(NOW, 6, 1), ...wears(OFFER, 0, 9, { zone: 'mouth' })]],
 ])('silent where %s', (_, groups) => expect(keyed(groups)).toEqual([]));
+
+test('what was refused in one language is refused in every one', () => {
+  const { skin, climate } = wearSettingOf(CHART);
+  const setting = { skin: skin.nose!, climate };
+  const groups = [...wears(NOW, 6, 1, setting), ...wears(OFFER, 1, 8, setting)];
+  const offered = learnedProposals(CHART, from(groups));
+  expect(offered.map(({ key }) => key)).toHaveLength(1);
+  expect(offered[0]!.key).toContain(settingWords(setting));
+  const asked = (more: Partial<LearnedFrom>) =>
+    inAnotherLanguage(() => learnedProposals(CHART, from(groups, more)).map(({ key }) => key));
+  expect(asked({})).toEqual([offered[0]!.key]);
+  expect(asked({ answers: [answer('never', offered[0]!.key)] })).toEqual([]);
+});
 
 test('silent where the kit has not the other', () =>
   expect(keyed(BAD, { lines: new Set([NOW]) })).toEqual([]));

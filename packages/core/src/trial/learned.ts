@@ -1,6 +1,6 @@
 import { Type, type Static } from '@sinclair/typebox';
 import type { Chart, Step } from '../look';
-import { msg, plural, term } from '../messages';
+import { asKept, msg, plural, term } from '../messages';
 import { closed, InstantSchema, oneOf, TextSchema, UuidSchema } from '../schema';
 import { TRIAL_ZONES, type TrialZone } from './measures';
 import { isAlike, trialZoneWords } from './outlook';
@@ -18,7 +18,7 @@ import {
 } from './proposals';
 import { skinGroupOf, type SkinGroup } from './skinGroup';
 import type { Decided, Question } from './trial';
-import { stepOnZone, wornByZone } from './wearCheck';
+import { stepOnZone, wornByZone, wornTold } from './wearCheck';
 import type { WearGroup } from './wearGroups';
 import { settingWords, wearSettingOf, type PlaceSetting } from './wearSetting';
 
@@ -148,13 +148,13 @@ function fromWears(
       {
         key: key.key,
         stepId: step.id,
-        now,
+        now: wornTold(now),
         offer,
         change: { kind: 'line' },
         strength,
         failed: rate.failed,
         worn: rate.worn,
-        says: msg`${now} did not hold ${hours} h on ${rate.failed} of ${rate.worn} looked-at wears (${place}); ${offer} failed on ${other.failed} of ${other.worn}. ${strength === 'strong' ? msg`That is strong.` : msg`A hint.`}`,
+        says: msg`${wornTold(now)} did not hold ${hours} h on ${rate.failed} of ${rate.worn} looked-at wears (${place}); ${offer} failed on ${other.failed} of ${other.worn}. ${strength === 'strong' ? msg`That is strong.` : msg`A hint.`}`,
         against: againstOf(rate, other),
         worth: gain * chance,
         wider,
@@ -174,7 +174,7 @@ function widening(setting: PlaceSetting): PlaceSetting[] {
   return all.filter((one, i) => all.findIndex((same) => settingWords(same) === settingWords(one)) === i);
 }
 const keyOf = (zone: TrialZone, now: string, offer: string, setting: PlaceSetting): string =>
-  [zone, now, offer, settingWords(setting)].filter((part) => part !== '').join(' | ');
+  asKept(() => [zone, now, offer, settingWords(setting)].filter((part) => part !== '').join(' | '));
 
 /** So many looked-at wears are enough to speak of a setting by itself. */
 const ENOUGH = 3;

@@ -3,7 +3,7 @@ import { SCHOOL_NAMES, SCHOOL_QUESTIONS, type Chart, type SchoolAnswers, type St
 import { changedSteps, type Swap } from './halves';
 import type { TrialMeasure } from './measures';
 import type { Question } from './trial';
-import { messages, messagesIn, msg } from '../messages';
+import { asKept, messages, messagesIn, msg, term } from '../messages';
 
 /** How the better half is spoken of, by what was judged: 'stayed less shiny'. */
 export const BETTER_WORDS: Readonly<Record<TrialMeasure, string>> = messages({
@@ -52,8 +52,16 @@ export function questionOf(
   swap: Swap,
   measure: TrialMeasure,
 ): { readonly question: Question; readonly chartHas: 'a' | 'b' } {
-  const [here, other] = waysOf(chart, swap);
-  const what = swap.aspect === 'school' ? Object.keys(swap.answers).join(' ') : whereOf(chart, swap);
+  // Words for whoever reads, keys as they are kept: trials of a team of two languages are counted together.
+  const [[keptHere, keptOther], what] = asKept(() => [
+    waysOf(chart, swap),
+    swap.aspect === 'school' ? Object.keys(swap.answers).join(' ') : whereOf(chart, swap),
+  ]);
+  const [toldHere, toldOther] = waysOf(chart, swap);
+  const [here, other] = [
+    { ...toldHere, key: keptHere.key },
+    { ...toldOther, key: keptOther.key },
+  ];
   const chartHas = here.key <= other.key ? 'a' : 'b';
   const [a, b] = chartHas === 'a' ? [here, other] : [other, here];
   return {
@@ -82,22 +90,22 @@ function waysOf(chart: Chart, swap: Swap): [Way, Way] {
     const words = [...new Set(steps.flatMap((step) => (step ? [pick(step)] : [])))]
       .filter((w) => w !== '')
       .join(msg` and `);
-    return wayFrom(words === '' ? 'nothing' : words);
+    return wayFrom(words === '' ? msg`nothing` : words);
   };
   const [here, other] = [changed.map((c) => c.here), changed.map((c) => c.other)];
   switch (swap.aspect) {
     case 'product':
       return linesApart(here, other);
     case 'tool':
-      return [one((step) => step.tool, here), one((step) => step.tool, other)];
+      return [one((step) => term(step.tool), here), one((step) => term(step.tool), other)];
     case 'technique':
-      return [one((step) => step.technique, here), one((step) => step.technique, other)];
+      return [one((step) => term(step.technique), here), one((step) => term(step.technique), other)];
     case 'step': {
       const title = here.flatMap((step) => (step ? [step.title] : [])).join(msg` and `);
       const where = whereOf(chart, swap);
       const way = (word: 'with' | 'without'): Way => ({
         key: `${word} ${where}`.slice(0, 200),
-        words: `${word} “${title}”`.slice(0, 200),
+        words: (word === 'with' ? msg`with “${title}”` : msg`without “${title}”`).slice(0, 200),
       });
       return [way('with'), way('without')];
     }
@@ -136,7 +144,12 @@ function linesApart(here: readonly (Step | null)[], other: readonly (Step | null
 function schoolWays(chart: Chart, answers: Partial<SchoolAnswers>): [Way, Way] {
   const names = SCHOOL_NAMES.filter((name) => answers[name] !== undefined);
   const say = (from: Partial<SchoolAnswers>): string =>
-    names.map((name) => `${SCHOOL_QUESTIONS[name].toLowerCase()}: ${from[name] ?? msg`not said`}`).join(', ');
+    names
+      .map((name) => {
+        const answer = from[name];
+        return `${SCHOOL_QUESTIONS[name].toLowerCase()}: ${answer === undefined ? msg`not said` : term(answer)}`;
+      })
+      .join(', ');
   return [wayFrom(say(chart.schools)), wayFrom(say(answers))];
 }
 

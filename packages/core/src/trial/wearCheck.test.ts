@@ -12,10 +12,12 @@ import {
   type WearState,
   type ZoneWear,
   wornByZone,
+  wornTold,
 } from './wearCheck';
 import { SKIN_GROUPS } from './skinGroup';
 import { writeWearCsv } from './wearCsv';
 import { WEAR_CLIMATES } from './wearSetting';
+import { inAnotherLanguage } from '../messages/messages.testing';
 
 const START = Date.parse('2031-05-14T08:00:00Z');
 let n = 0;
@@ -368,6 +370,25 @@ test('what is worn is what is planned: halves of a trial and other variants stan
     steps: CHART.steps.map((step, i) => (i === 0 ? { ...step, use: [use!, drop] } : step)),
   };
   expect(wornByZone(adjusted).nose).toBe('Ordway Line');
+});
+
+test('a mix is the same mix whichever line is named first, and in every language', () => {
+  const [use] = CHART.steps[0]!.use;
+  const mixed = (...lines: string[]) =>
+    wornByZone({
+      ...CHART,
+      steps: [
+        { ...CHART.steps[0]!, use: lines.map((line) => ({ ...use!, product: { ...use!.product, line } })) },
+      ],
+    }).nose;
+  expect(mixed('Silk', 'Dew')).toBe('Ordway Dew with Ordway Silk');
+  expect(mixed('Dew', 'Silk', 'Dew')).toBe('Ordway Dew with Ordway Silk');
+  const [wear] = zoneWears([look(2, { nose: 'holds' }, { worn: { nose: 'Ordway Silk with Ordway Dew' } })]);
+  expect(wear!.worn).toBe(mixed('Silk', 'Dew'));
+  expect(inAnotherLanguage(() => mixed('Silk', 'Dew'))).toBe('Ordway Dew with Ordway Silk');
+  expect(inAnotherLanguage(() => wornTold('Ordway Dew with Ordway Silk'))).toBe(
+    'Ordway Dew« with »Ordway Silk',
+  );
 });
 
 test('of several bases each zone is told what lies there last, and nothing where none does', () => {

@@ -80,9 +80,16 @@ export const stepOnZone = (
       (zone === 'mouth' ? one.role === 'lip' : one.role === 'base' && liesOn(one, zone)),
   );
 
+/** Between lines that are mixed, as it is kept. */
+const WITH = ' with ';
+/** Lines that stand together, in one order: two of the one with one of the other wear as the same mix. */
+const mixOf = (lines: readonly string[]): string => [...new Set(lines)].sort().join(WITH);
+/** What stands for a zone, for whoever reads it. */
+export const wornTold = (worn: string): string => worn.split(WITH).join(msg` with `);
+
 /**
- * What stands for each zone of a chart, by its lines. Shades of one line, and a drop that only adjusts one,
- * wear as that line.
+ * What stands for each zone of a chart, by its lines, as it is kept. Shades of one line, and a drop that
+ * only adjusts one, wear as that line.
  */
 export function wornByZone(chart: Pick<Chart, 'steps'>): Partial<Record<TrialZone, string>> {
   const nameOf = (zone: TrialZone): string | undefined => {
@@ -90,7 +97,7 @@ export function wornByZone(chart: Pick<Chart, 'steps'>): Partial<Record<TrialZon
     if (!step) return undefined;
     const own = step.use.filter(({ product }) => product.kind !== 'adjuster');
     const lines = (own.length > 0 ? own : step.use).map(({ product }) => `${product.maker} ${product.line}`);
-    return [...new Set(lines)].join(msg` with `);
+    return mixOf(lines);
   };
   return Object.fromEntries(
     TRIAL_ZONES.flatMap((zone) => {
@@ -136,7 +143,18 @@ export function zoneWears(checks: readonly WearCheck[]): ZoneWear[] {
       if (!wear || !first) return [];
       const { clientId, chartId, appliedAt } = first;
       const setting = settingAt(mine, zone, wear);
-      return [{ zone, clientId, chartId, appliedAt, worn: first.worn[zone] ?? null, setting, wear }];
+      const worn = first.worn[zone];
+      return [
+        {
+          zone,
+          clientId,
+          chartId,
+          appliedAt,
+          worn: worn === undefined ? null : mixOf(worn.split(WITH)),
+          setting,
+          wear,
+        },
+      ];
     }),
   );
 }
