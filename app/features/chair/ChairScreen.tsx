@@ -4,6 +4,7 @@ import { ScrollView } from 'react-native';
 import {
   isSettled,
   lastDryAt,
+  minutesSat,
   msg,
   nextAfter,
   progressOf,
@@ -64,9 +65,7 @@ function Work({ chair, chart, variant, onLeave }: WorkProps) {
   const roomy = useRoomy();
   const now = useTimeUntil(lastDryAt(worn.steps));
   const step = worn.steps[index]!;
-  const minutesIn = worn.steps
-    .filter(isSettled)
-    .reduce((sum, s) => sum + s.handsOnMinutes + s.waitMinutes, 0);
+  const minutesIn = minutesSat(worn.steps);
   const finished = doneCount === worn.steps.length;
   const running = waitsAt(worn.steps, now);
   const next = nextAfter(worn, null, now);
@@ -131,7 +130,7 @@ function Work({ chair, chart, variant, onLeave }: WorkProps) {
         >{msg`◷ Still wet under this one: wait ${clockOf(next.waitMinutes * 60)}.`}</Body>
       ) : null}
       <StepWords step={step} kit={kit.data} />
-      <Comfort step={step} minutesIn={minutesIn} />
+      <Comfort step={step} client={worn.client} minutesIn={minutesIn} />
       <WorkedAs chair={chair} variant={variant} />
     </>
   );

@@ -3,6 +3,7 @@ import {
   AFTER_AIRBRUSH,
   airbrushInWords,
   cautionsOf,
+  comfortCues,
   colourOfUse,
   howInWords,
   isSettled,
@@ -21,7 +22,7 @@ import { layersOf } from '../chart/layers';
 import { zoomFor } from '../chart/zoom';
 import { FaceStage } from '../face/FaceStage';
 import { Notch } from '../face/Notch';
-import { comfortCues, deviationInWords, placeInKit } from './chairView';
+import { deviationInWords, placeInKit } from './chairView';
 
 /** Where the step goes: the face, near, with its layer lit. */
 export function StepFace({
@@ -146,8 +147,16 @@ export function BeforeTheWork({ clientId }: { readonly clientId: string }) {
 }
 
 /** What the client is asked to do, and when a break is due. */
-export function Comfort({ step, minutesIn }: { readonly step: Step; readonly minutesIn: number }) {
-  const cues = comfortCues(step, minutesIn);
+export function Comfort({
+  step,
+  client,
+  minutesIn,
+}: {
+  readonly step: Step;
+  readonly client: Chart['client'];
+  readonly minutesIn: number;
+}) {
+  const cues = comfortCues(step, client, minutesIn);
   if (cues.length === 0) return null;
   return (
     <Column paddingHorizontal="$4" paddingBottom="$3" gap="$1" role="note" aria-label={msg`For the client`}>

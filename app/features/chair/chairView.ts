@@ -30,36 +30,6 @@ export function clockOf(seconds: number): string {
   return `${Math.floor(s / 60)}:${String(s % 60).padStart(2, '0')}`;
 }
 
-/** After this long in the chair a break is due, minutes. */
-const BREAK_AFTER = 60;
-
-/** What is said to the client at a step: where to look, what to keep still, when to rest. */
-export function comfortCues(step: Step, minutesIn: number): string[] {
-  const guides = step.placements.flatMap((p) => ('guide' in p ? [p.guide as string] : []));
-  const touches = (...names: string[]): boolean =>
-    guides.some((guide) => names.some((name) => guide.toLowerCase().includes(name)));
-  return [
-    ...(step.tool === 'airbrush'
-      ? [msg`Eyes and mouth closed, ear-rings off, a cape on; keep air moving.`]
-      : []),
-    ...(step.role === 'lash' ? [msg`Look down; the lid is lifted, never tugged.`] : []),
-    ...(step.role !== 'lash' && touches('undereye', 'lowerline', 'comma')
-      ? [msg`Look up and away from the brush.`]
-      : []),
-    ...(touches('innercorner') ? [msg`Look away from the brush.`] : []),
-    ...(step.role === 'liner' ? [msg`Look straight ahead, then rest the lid; stop at stinging.`] : []),
-    ...(step.role === 'eye' && touches('socket', 'outerlid')
-      ? [msg`Eyes open and straight ahead while it is placed.`]
-      : []),
-    ...(step.role === 'lip' || step.role === 'lip line' ? [msg`Lips relaxed and a little apart.`] : []),
-    ...(minutesIn >= BREAK_AFTER && step.role === 'care'
-      ? [msg`A break is due: water, and a stretch.`]
-      : minutesIn >= 90
-        ? [msg`Long in the chair: offer a break.`]
-        : []),
-  ];
-}
-
 /** A deviation as it is told below its step. */
 export function deviationInWords(d: Deviation): string {
   const note = d.note ? `: ${d.note}` : '';

@@ -1,4 +1,5 @@
 export { asWorn } from './asWorn';
+export { comfortCues, minutesSat } from './comfortCues';
 export { takenFromUnits, usedInStep } from './amountsUsed';
 export { conflictsOf, type Conflict } from './conflicts';
 export {

@@ -87,8 +87,17 @@ function parameterInWords(name: GuideParameter, value: number): string {
 
 const NAMED_ZONES: readonly ZoneName[] = ZONE_NAMES.filter((zone) => zone !== 'wholeFace');
 
-/** The zone a drawn shape covers most of. */
 function mostlyOn(placement: Placement, landmarks: Landmarks, features: Features): string | null {
+  const zone = zoneMostlyUnder(placement, landmarks, features);
+  return zone ? msg`mostly on the ${ZONES[zone].label.toLowerCase()}` : null;
+}
+
+/** The zone a drawn shape covers most of; null where it covers none. */
+export function zoneMostlyUnder(
+  placement: Placement,
+  landmarks: Landmarks,
+  features: Features,
+): ZoneName | null {
   let best: { readonly zone: ZoneName; readonly area: number } | null = null;
   for (const shape of outlineOf(placement, landmarks, features).slice(0, 1)) {
     for (const zone of NAMED_ZONES) {
@@ -97,5 +106,5 @@ function mostlyOn(placement: Placement, landmarks: Landmarks, features: Features
       if (area > (best?.area ?? 1)) best = { zone, area };
     }
   }
-  return best ? msg`mostly on the ${ZONES[best.zone].label.toLowerCase()}` : null;
+  return best?.zone ?? null;
 }
