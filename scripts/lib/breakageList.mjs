@@ -42,7 +42,7 @@ const later = topic(
     'review/basesOf',
     'look/adapt/',
   ],
-  'packages/core/src/repeat/refitChart.ts',
+  'packages/core/src/repeat/matchAgain.ts',
 );
 const told = topic('language', ['core', 'messages/'], 'packages/core/src/messages/msg.ts');
 const toldByServer = topic('language', ['server', 'language.test'], 'server/src/http/language.ts');

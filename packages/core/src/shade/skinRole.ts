@@ -1,4 +1,4 @@
-import type { Coverage, Undertone } from '../colour';
+import type { Coverage, Lab, Undertone } from '../colour';
 import type { LayerKind, Placement } from '../face';
 import type { Family, Finish, ProductKind, Texture, Tool } from '../kit';
 
@@ -36,6 +36,7 @@ export type ShadeAsk = {
       }
     | { readonly lab: readonly [number, number, number] }
     | null;
+  /** A colour asked for as it is on this very skin, whatever `shade` says. */ readonly outright?: Lab;
   readonly wants: {
     readonly kinds: readonly ProductKind[];
     readonly textures?: readonly Texture[];

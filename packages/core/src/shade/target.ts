@@ -16,7 +16,8 @@ export function wantedColour(
   { skin: read, features }: Who,
   contrast: 'soft' | 'bold' = 'soft',
 ): Lab | null {
-  const { shade } = step;
+  const { shade, outright } = step;
+  if (outright) return outright;
   if (shade === null) return null;
   const skin = skinTarget(read);
   if ('lab' in shade) return skin ? onThisSkin(step, shade.lab, skin, features, contrast) : shade.lab;

@@ -1,0 +1,33 @@
+import type { FitContext, Step } from '../look';
+import { msg } from '../messages';
+import { barredBecause, excludedBecause } from '../shade';
+
+/**
+ * What speaks against using a step's products at all, first what the client must not meet, whether it is
+ * still in the kit or not; null when nothing does.
+ */
+export const blockedOf = (step: Step, context: FitContext): string | null =>
+  barredOf(step, context) ??
+  step.use.map((u) => blockedBecause(u.product.id, step, context)).find((reason) => reason !== null) ??
+  null;
+
+/** Which of a step's products its client must not meet there, and why; null when none. */
+export const barredOf = (step: Step, { client }: FitContext): string | null =>
+  step.use
+    .map(({ product }) => {
+      const why = barredBecause(product, step, client);
+      return why ? `${product.line} ${product.shade}: ${why}` : null;
+    })
+    .find((reason) => reason !== null) ?? null;
+
+/**
+ * Why a product cannot be used again. What it was used for is not asked: it was done with that, on purpose or
+ * in a mix.
+ */
+function blockedBecause(productId: string, step: Step, context: FitContext): string | null {
+  const product = context.kit.products.find((p) => p.id === productId);
+  if (!product) return msg`It is no longer in the kit`;
+  const usedAs = { ...step, wants: { ...step.wants, kinds: [product.kind] } };
+  const reason = excludedBecause(product, usedAs, context);
+  return reason ? `${product.line} ${product.shade}: ${reason}` : null;
+}

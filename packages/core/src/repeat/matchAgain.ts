@@ -1,0 +1,192 @@
+import { deltaE2000, depthOf } from '../colour';
+import {
+  basesFace,
+  bringsBaseTo,
+  colourOfUse,
+  EXACT_BY_POWDER,
+  productsInWords,
+  proposeProducts,
+  type Chart,
+  type FitContext,
+  type Proposal,
+  type Step,
+} from '../look';
+import { msg } from '../messages';
+import { skinTarget, wantedColour } from '../shade';
+import { barredOf, blockedOf } from './blocked';
+import { sideOf, type RefitChange } from './change';
+import { inKit, lacks, newlyLacking } from './lacking';
+import { isOther, wished, type Wish } from './wishes';
+
+/**
+ * A step is matched again only when that brings it closer by more than this: smaller is within reading noise.
+ */
+const WORTH_CHANGING = 0.5;
+
+/**
+ * What becomes of a step's product: kept, matched again, replaced, or exchanged for what was wished for at
+ * the chair. `then` is what it was chosen for, by the kit and the day of now.
+ */
+export function matched(plan: Step, worn: Chart, context: FitContext, then: FitContext): RefitChange[] {
+  const asksForNone = plan.wants.kinds.length === 0;
+  if (plan.use.length === 0) return asksForNone ? [] : foundAnew(plan, worn, context);
+  // A step that asks for nothing was done with something all the same: its like is what can stand in for it.
+  const kinds = asksForNone ? [...new Set(plan.use.map((u) => u.product.kind))] : plan.wants.kinds;
+  const step = { ...plan, wants: { ...plan.wants, kinds } };
+  if (asksForNone && !blockedOf(step, context)) return [];
+  const lab = colourOfUse(step.use);
+  const wanted = wantedColour(step, context.client, context.contrast);
+  const off = lab && wanted ? deltaE2000(lab, wanted) : null;
+  const told = (
+    kind: RefitChange['kind'],
+    why: string,
+    proposal: Proposal | null,
+    difference = '',
+  ): RefitChange => ({
+    id: `${step.id} product`,
+    stepId: step.id,
+    title: step.title,
+    kind,
+    why,
+    difference,
+    before: sideOf(step, off),
+    after: proposal
+      ? { words: productsInWords(proposal.use), lab: proposal.lab, deltaE: proposal.deltaE }
+      : sideOf(step, off),
+    part: proposal ? { of: 'step', stepId: step.id, set: { use: [...proposal.use] } } : null,
+  });
+  const ranked = proposeProducts(step, context);
+  const best = ranked[0] ?? null;
+  const blocked = blockedOf(step, context);
+  const closer = (to: Proposal): string =>
+    off !== null && to.deltaE !== null
+      ? msg`${off.toFixed(1)} off becomes ${to.deltaE.toFixed(1)}`
+      : msg`another product`;
+  if (blocked && !best && barredOf(step, context))
+    return [
+      {
+        ...told(
+          'without',
+          msg`${blocked}, and the kit has nothing else for it: the step has no product until one is found.`,
+          null,
+        ),
+        after: sideOf({ ...step, use: [] }),
+        part: { of: 'step', stepId: step.id, set: { use: [] } },
+      },
+    ];
+  if (blocked && !best)
+    return [told('keep', msg`${blocked}, and the kit has nothing else for it. Decide at the chair.`, null)];
+  const wish = wished(step, worn, context);
+  if (blocked && wish?.proposal)
+    return [told('learned', `${blocked}. ${wish.why}`, wish.proposal, wish.difference)];
+  if (blocked && best) return [told('substitute', withUnmet(`${blocked}.`, wish), best, closer(best))];
+  if (wish?.isSo) return [told('keep', wish.why, null)];
+  if (wish?.proposal) return [told('learned', wish.why, wish.proposal, wish.difference)];
+  const lacking = newlyLacking(step, worn, context, then);
+  if (lacking && best && isOther(best, step) && !inKit(best, context).some((p) => lacks(p, lacking, context)))
+    return [told(kindOf(best, step), withUnmet(`${lacking.words}.`, wish), best, closer(best))];
+  if (!lacking && isForTheBase(step, worn, context))
+    return [
+      told('keep', withUnmet(msg`It was taken for the base, and still brings it to the skin.`, wish), null),
+    ];
+  const gain = best && off !== null && best.deltaE !== null ? off - best.deltaE : 0;
+  if (!best || off === null || gain <= WORTH_CHANGING) {
+    const why = lacking
+      ? msg`${lacking.words}, and the kit has nothing better for it.`
+      : off === null
+        ? msg`Nothing speaks against it.`
+        : msg`Still ${off.toFixed(1)} off; nothing in the kit is closer by more than ${WORTH_CHANGING}.`;
+    return [told('keep', withUnmet(why, wish), null)];
+  }
+  return [
+    told(
+      kindOf(best, step),
+      withUnmet(`${whyCloser(step, worn, context)}: ${closer(best)}.`, wish),
+      best,
+      msg`${gain.toFixed(1)} closer`,
+    ),
+  ];
+}
+
+/** What becomes of a step, with what was chosen for it and cannot be had. */
+const withUnmet = (why: string, wish: Wish | null): string => (wish ? `${why} ${wish.why}` : why);
+
+/** Whether a powder was taken to bring the base to the skin, and does so on the skin of now. */
+function isForTheBase(step: Step, worn: Chart, { client }: FitContext): boolean {
+  const taken = worn.adaptations?.some(
+    (a) => a.id === EXACT_BY_POWDER && a.stepId === step.id && a.refused !== true,
+  );
+  const base = worn.steps.find((one) => basesFace(one) && one.variant === undefined && one.use.length > 0);
+  const [laid, skin] = [base && colourOfUse(base.use), skinTarget(client.skin)];
+  return taken === true && !!laid && skin !== null && bringsBaseTo(skin, laid, step);
+}
+
+const kindOf = (next: Proposal, step: Step): 'remix' | 'substitute' =>
+  next.use.length > 1 || step.use.length > 1 ? 'remix' : 'substitute';
+
+/** Depth and colour of skin that differ by less are within reading noise. */
+const SAME_STEPS = 0.05;
+const SAME_COLOUR = 0.5;
+
+/** What has moved since a step's colour was chosen: the skin, what is asked of it, or only the kit. */
+function whyCloser(step: Step, worn: Chart, { client, contrast }: FitContext): string {
+  const [was, is] = [worn.client, client].map((who) => wantedColour(step, who, contrast));
+  if (!was || !is || deltaE2000(was, is) < SAME_COLOUR) return msg`The kit now has something closer`;
+  const [before, now] = [worn.client, client].map(({ skin }) => skinTarget(skin));
+  const moved = before && now ? depthOf(now) - depthOf(before) : 0;
+  const by = depthOf(is) - depthOf(was);
+  if (Math.abs(moved) >= SAME_STEPS && moved * by >= 0)
+    return msg`The skin is ${Math.abs(moved).toFixed(1)} steps ${moved > 0 ? msg`deeper` : msg`lighter`} than when this was chosen`;
+  return Math.abs(by) >= SAME_STEPS
+    ? msg`What is asked here is ${Math.abs(by).toFixed(1)} steps ${by > 0 ? msg`deeper` : msg`lighter`} than when this was chosen`
+    : msg`The skin here is of another colour than when this was chosen, ${deltaE2000(was, is).toFixed(1)} from it`;
+}
+
+/**
+ * What was seen last time took the product out of a step: the kit's best for what the step now asks that is
+ * not what it was, and lies on the side of it that was asked for. Where there is none the old one is put
+ * back, with that said, unless something speaks against it by now: then the step stays without.
+ */
+function foundAnew(step: Step, worn: Chart, context: FitContext): RefitChange[] {
+  const was = worn.steps.find((s) => s.id === step.id);
+  if (!was || was.use.length === 0) return [];
+  const former = new Set(was.use.map((u) => u.product.id));
+  const lab = colourOfUse(was.use);
+  const asked = lab && wantedColour(step, context.client, context.contrast);
+  const before = lab && wantedColour(was, context.client, context.contrast);
+  const moves = asked && before ? Math.sign(depthOf(asked) - depthOf(before)) : 0;
+  const goesThere = (p: Proposal): boolean =>
+    moves === 0 || !lab || !p.lab || Math.sign(depthOf(p.lab) - depthOf(lab)) === moves;
+  const next = proposeProducts(step, context).find(
+    (p) => !p.use.some((u) => former.has(u.product.id)) && goesThere(p),
+  );
+  const told = { id: `${step.id} product`, stepId: step.id, title: step.title, before: sideOf(was) };
+  if (!next) {
+    const blocked = blockedOf(was, context);
+    return [
+      {
+        ...told,
+        kind: 'keep',
+        why: blocked
+          ? msg`${blocked}, and the kit has nothing else for it. Decide at the chair.`
+          : msg`The kit has nothing else for it, so it stays. Decide at the chair.`,
+        difference: '',
+        after: sideOf(blocked ? step : was),
+        part: blocked ? null : { of: 'step', stepId: step.id, set: { use: was.use } },
+      },
+    ];
+  }
+  return [
+    {
+      ...told,
+      kind: 'substitute',
+      why: msg`Another product, after what was seen last time.`,
+      difference:
+        lab && next.lab
+          ? msg`${deltaE2000(lab, next.lab).toFixed(1)} from what it was`
+          : msg`another product`,
+      after: { words: productsInWords(next.use), lab: next.lab, deltaE: next.deltaE },
+      part: { of: 'step', stepId: step.id, set: { use: [...next.use] } },
+    },
+  ];
+}
