@@ -4,6 +4,7 @@ import {
   KEPT_PHOTOGRAPHS,
   toFrame,
   whiteCast,
+  withoutCameraNotes,
   zoneMeans,
   type Affine,
   type FaceTaps,
@@ -107,7 +108,8 @@ export const photoJobs = {
       const made = await canvas.convertToBlob({ type: 'image/jpeg', quality });
       if (made.size <= KEPT_PHOTOGRAPHS.bytes)
         return {
-          jpeg: new Uint8Array(await made.arrayBuffer()),
+          // Some browsers write of themselves what a camera does.
+          jpeg: withoutCameraNotes(new Uint8Array(await made.arrayBuffer())),
           taps: scaled(taps, by),
           bare: bare && [bare[0] * by, bare[1] * by],
         };

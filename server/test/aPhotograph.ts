@@ -12,6 +12,7 @@ export function jpeg({ width = 1200, height = 1600, exif = false, padding = 0 } 
     ...[0xff, 0xd8],
     ...(exif ? [0xff, 0xe1, ...word(10), 0x45, 0x78, 0x69, 0x66, 0, 0, 0, 0] : []),
     ...[0xff, 0xc0, ...word(17), 8, ...word(height), ...word(width), 3, ...new Array<number>(9).fill(1)],
+    ...[0xff, 0xda, ...word(12), 3, ...new Array<number>(9).fill(1)],
     ...new Array<number>(padding).fill(0),
     ...[0xff, 0xd9],
   ]);

@@ -193,7 +193,7 @@ test('of a chart so many are kept, however many phones send at once', async () =
 });
 
 test('erased with the client, in their own data before that', async () => {
-  const picture = randomBytes(3000);
+  const picture = randomBytes(3000).map((byte) => byte & 0x7f);
   const whole = Buffer.concat([jpeg().subarray(0, -2), picture, Buffer.from([0xff, 0xd9])]);
   const { id } = await keepOne(server, chart, { picture: whole.toString('base64') });
   const { body } = await asBytes(owner.get(`/api/clients/${clientId}/data`)).expect(200);
@@ -218,7 +218,8 @@ test('erased with the client, in their own data before that', async () => {
 test('a backup holds them, in small parts, and gives them back as they were; the one text file does not', async () => {
   const sent = [];
   for (let i = 0; i < 23; i++) {
-    const bytes = Buffer.concat([jpeg().subarray(0, -2), randomBytes(200), Buffer.from([0xff, 0xd9])]);
+    const picture = randomBytes(200).map((byte) => byte & 0x7f);
+    const bytes = Buffer.concat([jpeg().subarray(0, -2), picture, Buffer.from([0xff, 0xd9])]);
     sent.push(await keepOne(server, chart, { picture: bytes.toString('base64') }));
   }
   const pieces: Uint8Array[] = [];

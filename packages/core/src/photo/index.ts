@@ -7,11 +7,11 @@ export {
   type Affine,
   type FaceTaps,
 } from './faceInPicture';
+export { holdsCameraNotes, withoutCameraNotes } from './cameraNotes';
 export { MOST_MEGAPIXELS, pictureSize, questionPicture, type PictureSize } from './pictureSize';
 export { bareMean, meanInside, zoneMeans, type LinearRgb, type Picture, type ZoneMean } from './zoneMeans';
 export {
   FaceTapsSchema,
-  holdsCameraNotes,
   KEPT_PHOTOGRAPHS,
   PHOTO_LIGHTS,
   PhotographSchema,

@@ -19,7 +19,6 @@ import {
   blindRound,
   faceInPicture,
   gradeOfCast,
-  holdsCameraNotes,
   mapped,
   meanInside,
   pictureSize,
@@ -361,47 +360,4 @@ test('the halves of a zone share nothing and make the whole of it', () => {
       for (const outline of outlines) for (const [x] of outline) expect(sign * x).toBeGreaterThan(-0.6);
     expect(left!.length).toBe(right!.length);
   }
-});
-
-describe('what a camera writes about itself', () => {
-  const segment = (mark: number, body: readonly number[]): number[] => [
-    0xff,
-    mark,
-    ((body.length + 2) >> 8) & 0xff,
-    (body.length + 2) & 0xff,
-    ...body,
-  ];
-  const text = (words: string): number[] => [...words].map((letter) => letter.charCodeAt(0));
-  const frame = segment(0xc0, [8, 0, 60, 0, 80, 1, 1, 1, 1]);
-  const jpegOf = (...parts: readonly number[][]): Uint8Array =>
-    Uint8Array.from([0xff, 0xd8, ...parts.flat(), 0xff, 0xd9]);
-
-  test.each([
-    ['none', jpegOf(frame), false],
-    ['first', jpegOf(segment(0xe1, text('Exif\0\0MM')), frame), true],
-    [
-      'after others',
-      jpegOf(
-        segment(0xe0, text('JFIF\0')),
-        segment(0xe1, text('http://ns')),
-        segment(0xe1, text('Exif\0\0')),
-        frame,
-      ),
-      true,
-    ],
-    ['words in a comment', jpegOf(segment(0xfe, text('Exif\0\0')), frame), false],
-    [
-      'behind where the picture begins',
-      jpegOf(frame, segment(0xda, [1]), segment(0xe1, text('Exif\0\0'))),
-      false,
-    ],
-    ['cut off', Uint8Array.from([0xff, 0xd8, 0xff, 0xe1, 0, 12, 0x45]), false],
-    ['no picture', Uint8Array.from([]), false],
-  ])('%s', (_, bytes, holds) => expect(holdsCameraNotes(bytes)).toBe(holds));
-
-  test('any bytes are answered', () => {
-    fc.assert(
-      fc.property(fc.uint8Array({ maxLength: 300 }), (bytes) => typeof holdsCameraNotes(bytes) === 'boolean'),
-    );
-  });
 });

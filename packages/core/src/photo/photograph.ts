@@ -49,18 +49,3 @@ export const PhotographSchema = Type.Object(
   closed,
 );
 export type Photograph = Static<typeof PhotographSchema>;
-
-const EXIF = [0x45, 0x78, 0x69, 0x66, 0];
-/**
- * Whether a JPEG still holds what a camera wrote about itself: where and when it was, and a small second
- * picture.
- */
-export function holdsCameraNotes(bytes: Uint8Array): boolean {
-  for (let at = 2; at + 9 < bytes.length && bytes[at] === 0xff;) {
-    const mark = bytes[at + 1]!;
-    if (mark === 0xda || mark === 0xd9) return false;
-    if (mark === 0xe1 && EXIF.every((byte, i) => bytes[at + 4 + i] === byte)) return true;
-    at += 2 + ((bytes[at + 2]! << 8) | bytes[at + 3]!);
-  }
-  return false;
-}

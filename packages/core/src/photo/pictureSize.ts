@@ -1,4 +1,5 @@
 import { msg } from '../messages';
+import { END, jpegPieces, SCAN } from './jpegPieces';
 
 /** The most a picture may hold: more is refused before it is unpacked, which would take the page's memory. */
 export const MOST_MEGAPIXELS = 40;
@@ -15,17 +16,10 @@ export function pictureSize(bytes: Uint8Array): PictureSize | null {
   if (bytes.length >= 24 && view.getUint32(0) === 0x89504e47 && view.getUint32(12) === 0x49484452)
     return { width: view.getUint32(16), height: view.getUint32(20) };
   if (bytes.length < 4 || view.getUint16(0) !== 0xffd8) return null;
-  for (let at = 2; at + 9 < bytes.length;) {
-    if (bytes[at] !== 0xff) return null;
-    const mark = bytes[at + 1]!;
-    // Filling between marks.
-    if (mark === 0xff) {
-      at++;
-      continue;
-    }
-    if (isFrame(mark)) return { height: view.getUint16(at + 5), width: view.getUint16(at + 7) };
-    if (mark === 0xda || mark === 0xd9) return null;
-    at += 2 + view.getUint16(at + 2);
+  for (const { mark, body, to } of jpegPieces(bytes)) {
+    if (mark === SCAN || mark === END) return null;
+    if (mark !== null && isFrame(mark) && to >= body + 5)
+      return { height: view.getUint16(body + 1), width: view.getUint16(body + 3) };
   }
   return null;
 }
