@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { addDays } from '../calendar';
+import { addDays, addMonths } from '../calendar';
 import { cellName, TEXTURES, type Product } from '../kit';
 import { fitLook, type Chart, type Step } from '../look';
 import { client, id, kitOf, KIT, LOOK, OCCASION, product, STAMP } from '../look/look.testing';
@@ -112,6 +112,7 @@ describe('put together', () => {
       { ...IDS, tins: IDS.tins.slice(0, 3) },
     );
     expect(compact.tins).toHaveLength(3);
+    expect(compact.fills.map(({ productId }) => productId)).toEqual(laid(compact));
     expect(beside.filter(({ why }) => why.startsWith('there is no place left'))).toHaveLength(2);
   });
   test('what is in the purse already stays there, and no pan is filled with it', () => {
@@ -216,6 +217,36 @@ describe('what there is to know', () => {
     const kept = compactNotes(compact, HOME, months);
     expect(panOf(CREAMS.lip, kept)).toMatchObject({ refillOn: '2031-07-14', because: 'past its time' });
     expect(panOf(CREAMS.light, kept).because).toBe('used up');
+  });
+  test('of what nobody said when it was filled nothing is known, and what is laid on by none lasts its months', () => {
+    const months = new Map([[CREAMS.lip.id, 2]]);
+    expect(panOf(CREAMS.lip, compactNotes({ ...compact, fills: [] }, HOME, months))).toMatchObject({
+      refillOn: null,
+      because: null,
+    });
+    const unused = {
+      ...HOME,
+      steps: HOME.steps.map((one) => ({ ...one, use: one.use.map((use) => ({ ...use, parts: 0 })) })),
+    };
+    expect(panOf(CREAMS.lip, compactNotes(compact, unused))).toMatchObject({ mgPerWeek: 0, refillOn: null });
+    expect(panOf(CREAMS.lip, compactNotes(compact, unused, months))).toMatchObject({
+      refillOn: '2031-07-14',
+      because: 'past its time',
+    });
+  });
+  test('used up on the very day it is past its time, it is used up', () => {
+    const filled = (on: string) => ({
+      ...compact,
+      fills: compact.fills.map((fill) => (fill.productId === CREAMS.light.id ? { ...fill, on } : fill)),
+    });
+    for (const on of [TODAY, '2031-06-01']) {
+      const months = new Map([[CREAMS.light.id, 6]]);
+      const note = panOf(CREAMS.light, compactNotes(filled(on), HOME, months));
+      const end = addMonths(on, 6);
+      const out = addDays(on, Math.floor((1500 / 60) * 7));
+      expect(note.refillOn).toBe(end < out ? end : out);
+      expect(note.because).toBe(end < out ? 'past its time' : 'used up');
+    }
   });
   test('twice as often is half as long', () => {
     fc.assert(

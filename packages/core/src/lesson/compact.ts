@@ -135,7 +135,9 @@ export function compactFrom(
           productId,
         })),
       })),
-      fills: ordered.map((product) => ({ productId: product.id, mg: fullOf(product), on: today })),
+      fills: ordered
+        .slice(0, tins.length * size)
+        .map((product) => ({ productId: product.id, mg: fullOf(product), on: today })),
     },
     beside: [
       ...used.flatMap((product) => {

@@ -42,6 +42,24 @@ test('a concealer anywhere: under the eye what creases, on lids what gathers, el
   expect(seenAs({ role: 'conceal', placements: [drawn] })).toBe('spot');
 });
 
+test('each thing that is looked at has a check, each fault what helps, said once', () => {
+  const checks = Object.values(CHECKS);
+  const faults = Object.values(FAULTS).flatMap(({ seen: of, cure }) => [of, cure]);
+  for (const words of [...checks, ...faults]) expect(words).toMatch(/^[A-Z].{3,}/);
+  expect(new Set(checks).size).toBe(checks.length);
+  for (const cure of Object.values(FAULTS).map((one) => one.cure)) expect(cure).toMatch(/\.$/);
+  // What is put on and then left alone goes wrong in no way that a reader can mend.
+  expect(Object.keys(CHECKS).filter((as) => !(as in FAULTS))).toEqual([
+    'on the lips',
+    'correct',
+    'lip line',
+    'care',
+    'bronze',
+    'highlight',
+    'adornment',
+  ]);
+});
+
 test('nobody is sent to the inner corner for a spot, nor with a wet sponge to a lid', () => {
   expect(FAULTS[seen('conceal', 'zone.chin')]!.cure).not.toMatch(/corner/);
   expect(FAULTS[seen('powder', 'zone.mobileLid')]!.cure).not.toMatch(/sponge/);
