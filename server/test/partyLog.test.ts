@@ -1,5 +1,13 @@
 import type { Agent } from 'supertest';
-import { instantAt, matchAllergens, productName, type PartyEvent, type PartyPlan } from '@toile/core';
+import {
+  instantAt,
+  matchAllergens,
+  productName,
+  type Chart,
+  type PartyEvent,
+  type PartyPlan,
+  stepsOfVariant,
+} from '@toile/core';
 import {
   newId,
   type PackingAnswer,
@@ -62,11 +70,12 @@ test.each([
   expect(JSON.stringify((answer.body as Problem).fields)).toContain(path);
 });
 
+const CHART = demo.charts.filter(({ id }) => id === demo.charts[0]!.id).at(-1)!;
 /** The party with a guest who has this chart, on this day. */
 async function withChart(
   date: string,
-): Promise<{ chartId: string; steps: readonly { id: string }[]; version: number }> {
-  const chart = demo.charts.filter(({ id }) => id === demo.charts[0]!.id).at(-1)!;
+  chart: Chart = CHART,
+): Promise<{ chartId: string; steps: Chart['steps']; version: number }> {
   const current = (await artist.get(`/api/parties/${party.id}`).expect(200)).body as PartyAnswer;
   const guests: PartyPlan['guests'] = plan.guests.map((guest, i) =>
     i === 0 ? { ...guest, chartId: chart.id } : guest,
@@ -94,10 +103,52 @@ test('ticks at the chair on the day itself say how far a face has come; those of
   await tick(chartId, version, steps[0]!.id, at(540));
   await tick(chartId, version, steps[1]!.id, at(547));
   const { [chartId]: ticks } = (await log()).chairs;
-  expect(ticks).toMatchObject({ firstAt: at(540), lastAt: at(547), doneCount: 2, stepCount: steps.length });
+  expect(ticks).toMatchObject({
+    firstAt: at(540),
+    lastAt: at(547),
+    doneCount: 2,
+    stepCount: stepsOfVariant(steps, null).length,
+  });
   expect(ticks!.minutesLeft).toBeGreaterThan(0);
   await tick(chartId, version, steps[1]!.id, at(548), 'undone');
   expect((await log()).chairs[chartId]).toMatchObject({ doneCount: 1, lastAt: at(540) });
+});
+
+test('of several ways to do a step one is worked: a face is ready once that is done, whatever the others are', async () => {
+  const last = CHART.steps.filter((step) => step.variant === undefined).at(-1)!;
+  const evening = { ...last, id: newId(), variant: 'evening', instead: last.id, handsOnMinutes: 40 };
+  const chart: Chart = {
+    ...CHART,
+    id: newId(),
+    version: 1,
+    parent: null,
+    variants: [{ id: 'evening', name: 'Evening' }],
+    steps: [...CHART.steps.filter((step) => step.variant === undefined), evening],
+  };
+  await artist.post('/api/charts').set(keyed()).send({ chart, visitId: null }).expect(201);
+  await withChart('2031-06-14', chart);
+  const at = (minute: number): string => instantAt(plan.zone, '2031-06-14', minute).toISOString();
+  const others = chart.steps.filter((step) => step !== evening && step.id !== last.id);
+  for (const [i, step] of others.entries()) await tick(chart.id, 1, step.id, at(540 + i));
+  const now = async () => (await log()).chairs[chart.id]!;
+  expect(await now()).toMatchObject({
+    doneCount: others.length,
+    stepCount: others.length + 1,
+    minutesLeft: last.handsOnMinutes,
+  });
+  await tick(chart.id, 1, evening.id, at(600));
+  expect(await now()).toMatchObject({
+    doneCount: others.length + 1,
+    stepCount: others.length + 1,
+    minutesLeft: 0,
+  });
+  await tick(chart.id, 1, evening.id, at(601), 'undone');
+  await tick(chart.id, 1, last.id, at(602));
+  expect(await now()).toMatchObject({
+    doneCount: others.length + 1,
+    stepCount: others.length + 1,
+    minutesLeft: 0,
+  });
 });
 
 test('what is packed is what the charts take, and the bag is by its guest', async () => {

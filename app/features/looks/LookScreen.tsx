@@ -157,7 +157,7 @@ function LookView({
         <Versions look={look} versions={versions} />
       </Column>
       <Column flex={wide ? 1 : undefined} gap="$2">
-        <Subheading>{msg`${look.steps.length} steps`}</Subheading>
+        <Subheading>{msg`${steps.length} steps`}</Subheading>
         {look.steps.map((step, i) => (
           <Line
             key={step.id}

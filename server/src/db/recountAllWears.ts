@@ -27,5 +27,7 @@ export async function recountAllWears(
       await sql`insert into zone_wears (${sql.join(columns.map((name) => sql.ref(name)))})
         values (${sql.join(columns.map((name) => row[name]))})`.execute(db);
     }
+  // Marks of what changed wait for the end of the transaction: a table they wait on cannot be altered.
+  await sql.raw('set constraints all immediate').execute(db);
   for (const table of guarded) await sql.raw(`alter table ${table} force row level security`).execute(db);
 }

@@ -1,5 +1,5 @@
 import { type LookAnswer, type LookSummary } from '@toile/contract';
-import { readLook, writeLook } from '@toile/core';
+import { readLook, stepsOfVariant, writeLook } from '@toile/core';
 import type { Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
 import { readHeld } from '../http/readHeld';
@@ -13,16 +13,19 @@ export function registerLooks(services: Services): void {
     const retired = new Set(
       (await tx.selectFrom('retired_looks').select('look_id').execute()).map((row) => row.look_id),
     );
-    const looks = (await newestLooks(tx)).map((look): LookSummary => ({
-      id: look.id,
-      name: look.name,
-      description: look.description,
-      version: look.version,
-      tags: look.tags,
-      minutes: look.steps.reduce((sum, s) => sum + s.handsOnMinutes, 0),
-      stepCount: look.steps.length,
-      retired: retired.has(look.id),
-    }));
+    const looks = (await newestLooks(tx)).map((look): LookSummary => {
+      const plan = stepsOfVariant(look.steps, null);
+      return {
+        id: look.id,
+        name: look.name,
+        description: look.description,
+        version: look.version,
+        tags: look.tags,
+        minutes: plan.reduce((sum, s) => sum + s.handsOnMinutes, 0),
+        stepCount: plan.length,
+        retired: retired.has(look.id),
+      };
+    });
     return { body: looks };
   });
 

@@ -7,6 +7,8 @@ import {
   msg,
   packParty,
   progressOf,
+  stepsOfVariant,
+  variantWorked,
   timedVisits,
   touchUpPlan,
   type ChairEvent,
@@ -186,7 +188,9 @@ async function chairTicks(tx: Tx, party: PartyRow): Promise<Record<string, Chair
           row.chart_id === id && row.version === chart.version && isOfDay(minuteAt(zone, party.date, row.at)),
       )
       .map((row): ChairEvent => row.event);
-    const { doneCount, minutesLeft, worn } = progressOf(chart, events);
+    // Of several ways to do a step one is worked: the others are no work that is left.
+    const worked = { ...chart, steps: stepsOfVariant(chart.steps, variantWorked(chart, events)) };
+    const { doneCount, minutesLeft, worn } = progressOf(worked, events);
     const at = worn.steps.flatMap((step) => (step.done?.ticked ? [step.done.at] : [])).sort();
     if (doneCount === 0 || at.length === 0) continue;
     ticks[id] = {

@@ -18,6 +18,7 @@ export {
   lastDryAt,
   nextAfter,
   progressOf,
+  variantWorked,
   waitsAt,
   type DryingStep,
   type Progress,

@@ -1,6 +1,6 @@
 import { fitLook, type Chart } from '../look';
 import { client, id, KIT, LOOK, OCCASION, STAMP } from '../look/look.testing';
-import { lastDryAt, nextAfter, progressOf, waitsAt, type RecordedEvent } from '.';
+import { lastDryAt, nextAfter, progressOf, variantWorked, waitsAt, type RecordedEvent } from '.';
 
 const fitted: Chart = fitLook(LOOK, client(), KIT, OCCASION, STAMP).chart;
 const chart: Chart = {
@@ -32,6 +32,40 @@ test('how far it is: done or skipped, the first that is open, the minutes of wha
   const every = chart.steps.map((_, i) => done(i));
   expect(progressOf(chart, every)).toMatchObject({ doneCount: 6, nextIndex: 6, minutesLeft: 0 });
   expect(progressOf(chart, [done(0)]).worn.steps[0]!.done!.ticked).toBe(true);
+});
+
+describe('in which variant it is worked', () => {
+  const [first, second] = chart.steps;
+  const other = (n: number, variant: string): Chart['steps'][number] => ({
+    ...first!,
+    id: id(600 + n),
+    variant,
+    instead: first!.id,
+    handsOnMinutes: 50,
+  });
+  const varied: Chart = {
+    ...chart,
+    variants: [
+      { id: 'evening', name: 'Evening' },
+      { id: 'trial', name: 'Half face' },
+    ],
+    steps: [other(1, 'evening'), other(2, 'trial'), ...chart.steps],
+  };
+  const at = (stepId: string, minutes: number, kind: 'done' | 'undone' = 'done'): RecordedEvent => ({
+    ...done(0, minutes),
+    id: id(750 + minutes),
+    stepId,
+    kind,
+  });
+  test.each<[string, readonly RecordedEvent[], string | null]>([
+    ['nothing told', [], null],
+    ['steps of the plan', [at(first!.id, 1), at(second!.id, 2)], null],
+    ['one of a variant', [at(id(601), 1), at(second!.id, 2)], 'evening'],
+    ['one of either, the newest speaks', [at(id(601), 1), at(id(602), 2)], 'trial'],
+    ['in whatever order they came', [at(id(602), 2), at(id(601), 1)], 'trial'],
+    ['opened again', [at(id(601), 1), at(id(601), 2, 'undone')], null],
+    ['skipped', [{ ...skipped(0), stepId: id(601) }], 'evening'],
+  ])('%s', (_, events, worked) => expect(variantWorked(varied, events)).toBe(worked));
 });
 
 test('a step dries from its tick for its wait, to the minute and no longer', () => {

@@ -25,6 +25,23 @@ export function progressOf(chart: Chart, events: readonly ChairEvent[]): Progres
   };
 }
 
+/**
+ * The variant a chart is worked in by what was told: that of the newest tick or skip of a variant's own step;
+ * null for the plan, also where all that was ticked of a variant was opened again.
+ */
+export function variantWorked(chart: Chart, events: readonly ChairEvent[]): string | null {
+  const told = asWorn(chart, events).steps.flatMap((step) =>
+    step.variant !== undefined && step.done && isSettled(step)
+      ? [{ variant: step.variant, at: step.done.at }]
+      : [],
+  );
+  const newest = told.reduce<(typeof told)[number] | null>(
+    (last, one) => (last === null || Date.parse(one.at) >= Date.parse(last.at) ? one : last),
+    null,
+  );
+  return newest?.variant ?? null;
+}
+
 /** Ticked, or skipped on purpose. */
 export function isSettled(step: Step): boolean {
   return (
