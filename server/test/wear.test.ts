@@ -1,5 +1,15 @@
 import type { Agent } from 'supertest';
-import { chartOutlook, groupWears, touchUpPlan, zoneWears, type Chart, type WearGroup } from '@toile/core';
+import {
+  chartOutlook,
+  groupWears,
+  snapshotOf,
+  stepOnZone,
+  touchUpPlan,
+  wornByZone,
+  zoneWears,
+  type Chart,
+  type WearGroup,
+} from '@toile/core';
 import {
   newId,
   newSecret,
@@ -36,6 +46,37 @@ const check = (more: object = {}) => ({
 const tell = (body: object) => artist.post(`/api/charts/${chart.id}/wear`).set(keyed()).send(body);
 const wear = async (): Promise<ChartWearAnswer> =>
   (await artist.get(`/api/charts/${chart.id}/wear`).expect(200)).body as ChartWearAnswer;
+
+test('what stood there is what was really used when it was put on, not what was planned', async () => {
+  const base = stepOnZone(chart, 'nose')!;
+  const other = demo.products.find(
+    ({ kind, line, withdrawn }) =>
+      kind === 'base' && !withdrawn && base.use.every(({ product }) => product.line !== line),
+  )!;
+  const use = [{ unitId: null, product: snapshotOf(other), parts: 1, measure: other.measure }];
+  const at = '2031-05-14T07:40:00Z';
+  const told = { version: 1, stepId: base.id, at };
+  for (const more of [
+    { kind: 'deviation', deviation: { kind: 'other product', use, note: '' } },
+    { kind: 'done' },
+  ])
+    await artist
+      .post(`/api/charts/${chart.id}/events`)
+      .set(keyed())
+      .send({ id: newId(), ...told, ...more })
+      .expect(201);
+  const wornAt = async (appliedAt: string, lookedAt: string) => {
+    now = new Date(Date.parse(lookedAt) + 60_000);
+    const body = check({ appliedAt, at: lookedAt });
+    await tell(body).expect(201);
+    return (await wear()).checks.find(({ id }) => id === body.id)!.worn;
+  };
+  const here = await wornAt(PUT_ON, '2031-05-14T12:30:00Z');
+  expect(here.nose).toBe(`${other.maker} ${other.line}`);
+  expect(here.mouth).toBe(wornByZone(chart).mouth);
+  // Another day it was put on as planned.
+  expect(await wornAt('2031-05-16T08:00:00Z', '2031-05-16T12:30:00Z')).toEqual(wornByZone(chart));
+});
 
 test('a look is kept with who, when, and what stood there; the studio’s wears have it at once', async () => {
   const before = await wear();

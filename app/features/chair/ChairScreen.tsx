@@ -8,8 +8,8 @@ import {
   msg,
   nextAfter,
   progressOf,
-  stepsOfVariant,
   waitsAt,
+  workedIn,
   type Chart,
 } from '@toile/core';
 import { useKit } from '../../data/hooks';
@@ -35,8 +35,9 @@ export function ChairScreen({ id }: { readonly id: string }) {
   if (chair.answer.data && chair.ready) {
     const { chart } = chair.answer.data;
     const chosen = chart.variants.find((v) => v.id === variant)?.id ?? null;
-    const worked: Chart = { ...chart, steps: stepsOfVariant(chart.steps, chosen) };
-    return <Work key={chosen} chair={chair} chart={worked} variant={chosen} onLeave={leave} />;
+    return (
+      <Work key={chosen} chair={chair} chart={workedIn(chart, chosen)} variant={chosen} onLeave={leave} />
+    );
   }
   return (
     <Screen title={msg`The chair`} onBack={leave}>

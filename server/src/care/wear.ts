@@ -1,4 +1,13 @@
-import { checkTimes, msg, term, wearSettingOf, wornByZone, type Chart, type WearCheck } from '@toile/core';
+import {
+  asUsed,
+  checkTimes,
+  msg,
+  term,
+  wearSettingOf,
+  wornByZone,
+  type Chart,
+  type WearCheck,
+} from '@toile/core';
 import {
   ROUTES,
   WEAR_LINK_DAYS,
@@ -43,6 +52,7 @@ export function registerWear(services: Services): void {
   write(services, 'createWearCheck', async ({ tx, caller, body, params, now }) => {
     const { id, version, appliedAt, at, ...look } = body;
     const { clientId, chart } = await versionOf(tx, params.id, version);
+    const worn = await wornThen(tx, chart, params.id, appliedAt);
     await keep(tx, caller.studioId, now, {
       id,
       chartId: params.id,
@@ -52,7 +62,7 @@ export function registerWear(services: Services): void {
       at,
       judge: 'artist',
       by: caller.name,
-      worn: wornByZone(chart),
+      worn,
       setting: wearSettingOf(chart),
       ...look,
     });
@@ -136,7 +146,7 @@ export function registerWear(services: Services): void {
         at,
         judge: 'client',
         by: chart.client.name,
-        worn: wornByZone(chart),
+        worn: await wornThen(tx, chart, link.chart_id, appliedAt),
         setting: wearSettingOf(chart),
         ...look,
       });
@@ -157,6 +167,31 @@ async function versionOf(
 ): Promise<{ readonly clientId: string; readonly chart: Chart }> {
   const { client_id } = await chartRow(tx, chartId);
   return { clientId: client_id, chart: await chartVersion(tx, chartId, version) };
+}
+
+/** What stood for each zone when a chart was put on: by what was told at the chair then, else as planned. */
+async function wornThen(
+  tx: Tx,
+  chart: Chart,
+  chartId: string,
+  appliedAt: string,
+): Promise<WearCheck['worn']> {
+  const events = await tx
+    .selectFrom('chair_events')
+    .select('event')
+    .where('chart_id', '=', chartId)
+    .where('version', '=', chart.version)
+    .orderBy('seq')
+    .execute();
+  const trials = await tx.selectFrom('trials').select('document').where('chart_id', '=', chartId).execute();
+  return wornByZone(
+    asUsed(
+      chart,
+      events.map(({ event }) => event),
+      appliedAt,
+      trials.map(({ document }) => document.variant),
+    ),
+  );
 }
 
 /** Keeps a look as it was told; what was looked at in the future is refused. */

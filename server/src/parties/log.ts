@@ -7,8 +7,8 @@ import {
   msg,
   packParty,
   progressOf,
-  stepsOfVariant,
   variantWorked,
+  workedIn,
   timedVisits,
   touchUpPlan,
   type ChairEvent,
@@ -189,7 +189,7 @@ async function chairTicks(tx: Tx, party: PartyRow): Promise<Record<string, Chair
       )
       .map((row): ChairEvent => row.event);
     // Of several ways to do a step one is worked: the others are no work that is left.
-    const worked = { ...chart, steps: stepsOfVariant(chart.steps, variantWorked(chart, events)) };
+    const worked = workedIn(chart, variantWorked(chart, events));
     const { doneCount, minutesLeft, worn } = progressOf(worked, events);
     const at = worn.steps.flatMap((step) => (step.done?.ticked ? [step.done.at] : [])).sort();
     if (doneCount === 0 || at.length === 0) continue;

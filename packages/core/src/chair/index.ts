@@ -1,3 +1,4 @@
+export { asUsed } from './asUsed';
 export { asWorn } from './asWorn';
 export { comfortCues, minutesSat } from './comfortCues';
 export { takenFromUnits, usedInStep } from './amountsUsed';

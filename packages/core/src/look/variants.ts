@@ -18,6 +18,17 @@ export function stepsOfVariant<S extends Varied>(steps: readonly S[], variant: s
 }
 
 /**
+ * The chart as it is worked in one variant: that variant's steps are its plan, so that what is asked of a plan
+ * is asked of what is done. Null is the plan itself.
+ */
+export const workedIn = (chart: Chart, variant: string | null): Chart => ({
+  ...chart,
+  steps: stepsOfVariant(chart.steps, variant).map(
+    ({ variant: _variant, instead: _instead, ...step }) => step,
+  ),
+});
+
+/**
  * The chart with a variant added under a name of its own; unchanged when it has one so called or as many as
  * it can hold.
  */

@@ -1,0 +1,33 @@
+import { workedIn, type Chart, type Step } from '../look';
+import { usedInStep } from './amountsUsed';
+import { asWorn } from './asWorn';
+import type { ChairEvent } from './event';
+import { variantWorked } from './progress';
+
+/** What was told within so many hours of when a face was put on is of that face: a version may be worn twice. */
+const SAME_FACE_HOURS = 12;
+
+/**
+ * The chart as it was put on at an instant, as a plan: in the variant that was worked, with what was really
+ * used, without what was skipped. A step nobody ticked is taken to have been done as planned. `notWorn` are
+ * variants that stand for nobody's look, as halves of a trial.
+ */
+export function asUsed(
+  chart: Chart,
+  events: readonly ChairEvent[],
+  appliedAt: string,
+  notWorn: readonly string[] = [],
+): Chart {
+  const near = events.filter(
+    ({ at }) => Math.abs(Date.parse(at) - Date.parse(appliedAt)) <= SAME_FACE_HOURS * 3_600_000,
+  );
+  const variant = variantWorked(chart, near);
+  const worked = workedIn(chart, variant !== null && notWorn.includes(variant) ? null : variant);
+  return { ...worked, steps: asWorn(worked, near).steps.flatMap(asLaid) };
+}
+
+function asLaid(step: Step): Step[] {
+  const { done, ...plan } = step;
+  if (done?.deviations.some(({ kind }) => kind === 'skipped')) return [];
+  return [done?.ticked ? { ...plan, use: [...usedInStep(step)] } : plan];
+}
