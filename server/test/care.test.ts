@@ -3,6 +3,7 @@ import {
   MOST_SENSITIVITIES,
   readChart,
   readZip,
+  snapshotOf,
   SOMEBODY,
   zipText,
   type Chart,
@@ -225,6 +226,45 @@ describe('an incident', () => {
     expect(made.suspected.map((s) => s.productId)).toEqual([product.id]);
     expect(made.by).toBe('Wilhelmina Fry');
     expect((await client(chart.client.id)).incidents[0]).toEqual(made);
+  });
+
+  test('with what was really laid on that day: another product, in the version that was worn', async () => {
+    const versions = demo.charts.filter(({ id }) => id === chart.id);
+    const [step] = chart.steps.filter(({ use, variant }) => use.length > 0 && variant === undefined);
+    const other = demo.products.find(({ id }) => !JSON.stringify(versions).includes(id))!;
+    const use = [{ unitId: null, product: snapshotOf(other), parts: 1, measure: other.measure }];
+    const at = `${TODAY}T07:00:00Z`;
+    await post(artist, `/api/charts/${chart.id}/events`, {
+      id: newId(),
+      version: chart.version,
+      stepId: step!.id,
+      kind: 'deviation',
+      deviation: { kind: 'other product', use, note: '' },
+      at,
+    }).expect(201);
+    const made = async (on: string) =>
+      ((await report(artist, { chartId: chart.id, on }).expect(201)).body as Incident).used.map(
+        ({ productId }) => productId,
+      );
+    expect(await made(TODAY)).toContain(other.id);
+    // Later the chart is without what it laid then: what was met on that day is asked of the version worn.
+    const gone = step!.use[0]!.product.id;
+    const next: Chart = {
+      ...chart,
+      steps: chart.steps.map((one) => ({
+        ...one,
+        use: one.use.filter(({ product }) => product.id !== gone),
+      })),
+    };
+    await post(artist, `/api/charts/${chart.id}/versions`, {
+      parent: chart.version,
+      reason: 'Without it',
+      chart: next,
+    }).expect(201);
+    expect(await made(TODAY)).toEqual(expect.arrayContaining([gone, other.id]));
+    const longAgo = await made('2031-01-02');
+    expect(longAgo).not.toContain(gone);
+    expect(longAgo).not.toContain(other.id);
   });
 
   test.each([

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { msg, productName } from '@toile/core';
+import { msg, productName, productsMet } from '@toile/core';
 import { incidentInputSchema, newId, type ClientAnswer, type IncidentInput } from '@toile/contract';
 import { call } from '../../data/call';
 import { useChart, useRefresh } from '../../data/hooks';
@@ -34,9 +34,10 @@ export function IncidentDialog({
   const chart = useChart(form.chartId ?? '');
   const { busy, failure, errors, save } = useSaving();
   const used = new Map(
-    (chart.data?.chart.steps ?? []).flatMap((step) =>
-      step.use.map(({ product }): [string, string] => [product.id, productName(product)]),
-    ),
+    (chart.data ? productsMet(chart.data.chart, chart.data.events) : []).map((product): [string, string] => [
+      product.id,
+      productName(product),
+    ]),
   );
   const write = (): Promise<unknown> =>
     save(async () => {

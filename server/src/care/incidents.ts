@@ -1,4 +1,4 @@
-import { productName, type Incident } from '@toile/core';
+import { addDays, productName, productsMet, type Incident } from '@toile/core';
 import type { Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
 import { write, type Services } from '../http/register';
@@ -23,7 +23,7 @@ export const incidentsOfRows = (rows: readonly { readonly document: Incident }[]
 export function registerIncidents(services: Services): void {
   write(services, 'createIncident', async ({ tx, caller, body, params, now }) => {
     found(await tx.selectFrom('clients').select('id').where('id', '=', params.id).executeTakeFirst());
-    const { chart, used } = await whatWasUsed(tx, params.id, body.chartId);
+    const { chart, used } = await whatWasUsed(tx, params.id, body.chartId, body.on);
     const suspected = await Promise.all(
       [...new Set(body.suspected)].map(async (productId) => {
         const row = await tx
@@ -63,30 +63,44 @@ export function registerIncidents(services: Services): void {
   });
 }
 
-/** The newest version of a client's chart, and every product in it; nothing where no chart was named. */
+/**
+ * A client's chart in the version that was worn on that day, else in its newest, and every product they may
+ * have met by it; nothing where no chart was named.
+ */
 async function whatWasUsed(
   tx: Tx,
   clientId: string,
   chartId: string | null,
+  on: string,
 ): Promise<Pick<Incident, 'chart' | 'used'>> {
   if (chartId === null) return { chart: null, used: [] };
+  const told = await tx
+    .selectFrom('chair_events')
+    .select(['version', 'event'])
+    .where('chart_id', '=', chartId)
+    // Whatever day it is where the studio is.
+    .where('at', '>=', new Date(`${addDays(on, -1)}T00:00:00Z`))
+    .where('at', '<', new Date(`${addDays(on, 2)}T00:00:00Z`))
+    .orderBy('seq')
+    .execute();
+  const worn = told.at(-1)?.version;
   const row = await tx
     .selectFrom('chart_versions as v')
     .innerJoin('charts as c', 'c.id', 'v.chart_id')
     .select('v.document')
     .where('c.client_id', '=', clientId)
     .where('v.chart_id', '=', chartId)
+    .$if(worn !== undefined, (query) => query.where('v.version', '=', worn!))
     .orderBy('v.version', 'desc')
     .limit(1)
     .executeTakeFirst();
   const { document } = found(row);
-  const used = new Map(
-    document.steps.flatMap((step) =>
-      step.use.map(({ product }): [string, string] => [product.id, productName(product)]),
-    ),
+  const used = productsMet(
+    document,
+    told.flatMap(({ version, event }) => (version === document.version ? [event] : [])),
   );
   return {
     chart: { id: document.id, version: document.version },
-    used: [...used].map(([productId, product]) => ({ productId, product })),
+    used: used.map((product) => ({ productId: product.id, product: productName(product) })),
   };
 }

@@ -13,6 +13,7 @@ export {
   type Told,
 } from './event';
 export { eventWithoutWords, SOMEBODY, withoutName, withoutPerson } from './withoutPerson';
+export { productsMet } from './productsMet';
 export { nextStep, type NextStep, type RunningWait } from './nextStep';
 export {
   isSettled,
