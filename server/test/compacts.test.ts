@@ -99,7 +99,7 @@ test('labels and card are PDFs; the card names every pan by its place and what i
     expect((body as Buffer).subarray(0, 5).toString()).toBe('%PDF-');
   }
   await artist.get(`/api/compacts/${compact.id}/print?as=poster`).expect(422);
-  const sides = compactSides(compact, chart);
+  const sides = compactSides(compact, chart, 'day month');
   const { pans, beside } = compactNotes(compact, chart);
   expect(sides).toHaveLength(compact.tins.length + 1);
   const lines = sides.flatMap((side) => side.lines);

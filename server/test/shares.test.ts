@@ -1,6 +1,14 @@
-import { newId, newSecret, sharePath, type Problem, type ShareAnswer, type ShareDays } from '@toile/contract';
+import {
+  newId,
+  newSecret,
+  sharePath,
+  type Problem,
+  type ShareAnswer,
+  type ShareDays,
+  type StudioSettingsAnswer,
+} from '@toile/contract';
 import { inStudio } from '../src/db/connection';
-import { demo, keyed, noteOf, testServer, TODAY, type TestServer } from './testServer';
+import { asBytes, demo, keyed, noteOf, testServer, TODAY, type TestServer } from './testServer';
 
 let server: TestServer;
 let now = new Date(`${TODAY}T08:00:00Z`);
@@ -18,11 +26,41 @@ const share = async (more: { days?: ShareDays; cautions?: boolean } = {}) => {
   return { artist, made, path: sharePath(demo.studio.id, secret), secret };
 };
 
+test('days on it are told as the studio tells them, and are its own', async () => {
+  const owner = await server.signedIn('owner');
+  const { settings, revision } = (await owner.get('/api/settings').expect(200)).body as StudioSettingsAnswer;
+  await owner
+    .put('/api/settings')
+    .set({ ...keyed(), 'if-match': `"${revision}"` })
+    .send({ ...settings, zone: 'Pacific/Auckland', manner: { days: 'month day' } })
+    .expect(200);
+  try {
+    // In Greenwich it ends on the 21st, there it is the 22nd by then.
+    now = new Date(`${TODAY}T13:00:00Z`);
+    const { path, artist } = await share();
+    const { text } = await server.agent().get(path).expect(200);
+    expect(text).toContain('This link ends on Thu May 22, 2031.');
+    expect(text.replace(/<[^>]*>/g, ' ')).not.toMatch(/\d{4}-\d{2}-\d{2}/);
+    const { body } = await asBytes(artist.get(`/api/charts/${chart.id}/print?as=svg&paper=a4`)).expect(200);
+    expect((body as Buffer).toString()).toMatch(
+      /(Mon|Tue|Wed|Thu|Fri|Sat|Sun) [A-Z][a-z]{2} \d{1,2}, 20\d\d · version/,
+    );
+  } finally {
+    now = new Date(`${TODAY}T08:00:00Z`);
+    const there = (await owner.get('/api/settings').expect(200)).body as StudioSettingsAnswer;
+    await owner
+      .put('/api/settings')
+      .set({ ...keyed(), 'if-match': `"${there.revision}"` })
+      .send(settings)
+      .expect(200);
+  }
+});
+
 test('whoever has the link sees the chart, without an account, contact or health', async () => {
   const { path, made } = await share();
   const { text, headers } = await server.agent().get(path).expect(200);
   expect(text).toContain('Isaura Penhallow');
-  expect(text).toContain('This link ends on 2031-05-21.');
+  expect(text).toContain('This link ends on Wed 21 May 2031.');
   expect(headers['content-security-policy']).toContain("default-src 'none'");
   expect(headers['cache-control']).toBe('no-store');
   expect(made).toMatchObject({ cautions: false, revokedAt: null });

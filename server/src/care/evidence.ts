@@ -1,7 +1,7 @@
-import { dayIn, evidenceSheet, toldDay, USUAL_MANNER } from '@toile/core';
+import { dayIn, evidenceSheet, toldDay } from '@toile/core';
 import { found } from '../http/problem';
 import { read, type Services } from '../http/register';
-import { settingsNow } from '../studio/settings';
+import { daysTold } from '../studio/day';
 import { trialRecords } from './trialRows';
 
 /** More looks than one client is looked at. */
@@ -13,7 +13,6 @@ export function registerEvidence(services: Services): void {
     const { name } = found(
       await tx.selectFrom('clients').select('name').where('id', '=', params.id).executeTakeFirst(),
     );
-    const { settings } = await settingsNow(tx);
     const wears = await tx
       .selectFrom('wear_checks')
       .select('document')
@@ -21,8 +20,7 @@ export function registerEvidence(services: Services): void {
       .orderBy('seq', 'desc')
       .limit(MOST_LOOKS)
       .execute();
-    const zone = settings.zone ?? 'UTC';
-    const { days } = { ...USUAL_MANNER, ...settings.manner };
+    const { days, zone } = await daysTold(tx);
     const day = toldDay(dayIn(zone, now), days, true);
     const sheet = evidenceSheet({
       name,

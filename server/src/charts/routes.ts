@@ -22,6 +22,7 @@ import { read, write, type Services } from '../http/register';
 import { settleStep } from '../kit/ledger';
 import { chartNow } from '../care/chartNow';
 import { announce } from './live';
+import { daysTold } from '../studio/day';
 import { eventRow } from './events';
 import { chartAnswer, insertVersion, newestVersion } from './queries';
 
@@ -42,7 +43,7 @@ export function registerCharts(services: Services): void {
     // What is to be minded is what is noted now, of whichever version.
     const chart = asked.cautions ? await chartNow(tx, written, now) : written;
     return {
-      body: await services.print({ kind: 'chart', chart, ...asked }),
+      body: await services.print({ kind: 'chart', chart, ...asked, days: (await daysTold(tx)).days }),
       file: `chart-${chart.id}-v${chart.version}.${asked.as}`,
       type: asked.as === 'pdf' ? 'application/pdf' : 'image/svg+xml',
     };

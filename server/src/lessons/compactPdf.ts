@@ -1,4 +1,12 @@
-import { compactNotes, msg, type Chart, type Compact, type CompactNotes } from '@toile/core';
+import {
+  compactNotes,
+  msg,
+  toldDay,
+  type Chart,
+  type Compact,
+  type CompactNotes,
+  type Manner,
+} from '@toile/core';
 import { labelsPdf } from '../palettes/labelSheet';
 import type { SheetPaper } from '../print/callSheetPdf';
 import { cardPdf, type CardSide } from './card';
@@ -24,7 +32,7 @@ export function compactLabels(compact: Compact, chart: Chart, origin: string): P
  * What is said on a compact's card: each tin's pans by their places, then mixes, what stays beside it and
  * when to fill again.
  */
-export function compactSides(compact: Compact, chart: Chart): CardSide[] {
+export function compactSides(compact: Compact, chart: Chart, days: Manner['days']): CardSide[] {
   const notes = compactNotes(compact, chart);
   const placed = inPlaceOrder(handedOver(notes));
   const tins = compact.tins.map((_, tin) => ({
@@ -34,7 +42,7 @@ export function compactSides(compact: Compact, chart: Chart): CardSide[] {
       .map(({ called, product, steps }) => `${called} ${product.line} ${product.shade}: ${steps.join(', ')}`),
   }));
   const dated = placed.flatMap(({ called, refillOn }) =>
-    refillOn ? [msg`${called} no later than ${refillOn}`] : [],
+    refillOn ? [msg`${called} no later than ${toldDay(refillOn, days, true)}`] : [],
   );
   return [
     ...tins,
@@ -50,8 +58,12 @@ export function compactSides(compact: Compact, chart: Chart): CardSide[] {
 }
 
 /** The card for the lid. */
-export const compactCard = (compact: Compact, chart: Chart, paper: SheetPaper): Promise<Buffer> =>
-  cardPdf(msg`${compact.name}, card`, compactSides(compact, chart), paper);
+export const compactCard = (
+  compact: Compact,
+  chart: Chart,
+  paper: SheetPaper,
+  days: Manner['days'],
+): Promise<Buffer> => cardPdf(msg`${compact.name}, card`, compactSides(compact, chart, days), paper);
 
 /** Pans a client may have: of what is to be taken out there is no label and no line. */
 const handedOver = ({ pans }: CompactNotes) => pans.filter(({ barred }) => barred === null);

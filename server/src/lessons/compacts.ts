@@ -8,6 +8,7 @@ import type { Database } from '../db/schema';
 import { found, ProblemError, wrong } from '../http/problem';
 import { read, write, type Services } from '../http/register';
 import type { SheetPaper } from '../print/callSheetPdf';
+import { daysTold } from '../studio/day';
 
 const MOST = 100;
 
@@ -69,8 +70,9 @@ export function registerCompacts(services: Services): void {
     const as = query.as ?? 'card';
     if (as !== 'labels' && as !== 'card') throw wrong('as', msg`labels or card`);
     const paper: SheetPaper = query.paper === 'letter' ? 'letter' : 'a4';
+    const { days } = await daysTold(tx);
     return {
-      body: await services.print({ kind: 'compact', compact: row.document, chart, as, paper, origin }),
+      body: await services.print({ kind: 'compact', compact: row.document, chart, as, paper, origin, days }),
       file: `compact-${as}-${row.id}.pdf`,
       type: 'application/pdf',
     };

@@ -17,6 +17,7 @@ import { found, ProblemError, wrong } from '../http/problem';
 import { read, write, type Services } from '../http/register';
 import type { SheetPaper } from '../print/callSheetPdf';
 import { lessonPage } from './page';
+import { daysTold } from '../studio/day';
 
 const MOST_LINKS = 200;
 const USUAL_MINUTES = 20;
@@ -131,7 +132,8 @@ export function registerLessons(services: Services): void {
         );
       const lesson = await lessonOf(link.version);
       const before = link.was_version === null ? null : await lessonOf(link.was_version);
-      return lessonPage(lesson, link.expires_at, before ? lessonChanges(before, lesson) : []);
+      const told = await daysTold(tx);
+      return lessonPage(lesson, link.expires_at, told, before ? lessonChanges(before, lesson) : []);
     },
   );
 }

@@ -22,6 +22,7 @@ import { sheetPage } from '../shares/page';
 import { settingsNow } from '../studio/settings';
 import { wearGroups } from '../care/zoneWears';
 import { chartIdOf, newestChartsNow, partyRow, type PartyRow } from './charts';
+import { daysTold } from '../studio/day';
 
 /** Links of one party that are listed. */
 const MOST_LINKS = 200;
@@ -89,7 +90,7 @@ export function registerSheets(services: Services): void {
     async (tx, link) => {
       try {
         const { sheet, day } = await sheetOf(tx, link.party_id, link.whom, services.clock());
-        return sheetPage(sheet, day, link.expires_at);
+        return sheetPage(sheet, day, link.expires_at, await daysTold(tx));
       } catch (error) {
         // Whom it was for is no longer of the party.
         if (error instanceof ProblemError) return null;

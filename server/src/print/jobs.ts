@@ -9,6 +9,7 @@ import {
   type Kit,
   type Lesson,
   type Look,
+  type Manner,
   type Palette,
   type Paper,
   type Product,
@@ -35,6 +36,7 @@ export type PrintJob =
       readonly paper: Paper;
       readonly colour: boolean;
       readonly cautions: boolean;
+      readonly days?: Manner['days'];
     }
   | {
       readonly kind: 'call-sheet';
@@ -58,6 +60,7 @@ export type PrintJob =
       readonly kind: 'compact';
       readonly compact: Compact;
       readonly chart: Chart;
+      readonly days: Manner['days'];
       readonly as: 'labels' | 'card';
       readonly paper: SheetPaper;
       readonly origin: string;
@@ -89,6 +92,7 @@ export async function printed(job: PrintJob): Promise<Buffer> {
         paper: job.paper,
         colour: job.colour,
         cautions: job.cautions,
+        days: job.days,
         measure: measureText,
       });
       return job.as === 'pdf' ? sheetPdf(sheet) : Buffer.from(sheetSvg(sheet, fontUrls()));
@@ -102,7 +106,7 @@ export async function printed(job: PrintJob): Promise<Buffer> {
     case 'compact':
       return job.as === 'labels'
         ? compactLabels(job.compact, job.chart, job.origin)
-        : compactCard(job.compact, job.chart, job.paper);
+        : compactCard(job.compact, job.chart, job.paper, job.days);
     case 'labels':
       return labelSheet(job.palette, job.products, job.origin);
     case 'library':

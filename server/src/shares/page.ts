@@ -1,12 +1,13 @@
-import { languageNow, msg, type CallSheet } from '@toile/core';
+import { dayIn, languageNow, msg, toldDay, type CallSheet } from '@toile/core';
+import type { DaysTold } from '../studio/day';
 
 /** Text as it may stand in a page. */
 export const escaped = (text: string): string =>
   text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
 
 /** Until when a link shows what it shows. */
-export const linkEnds = (expiresAt: Date): string =>
-  msg`This link ends on ${expiresAt.toISOString().slice(0, 10)}.`;
+export const linkEnds = (expiresAt: Date, { days, zone }: DaysTold): string =>
+  msg`This link ends on ${toldDay(dayIn(zone, expiresAt), days, true)}.`;
 
 /** A page of a phone with nothing but its own words in it. */
 export function page(title: string, body: string): string {
@@ -18,12 +19,12 @@ export function page(title: string, body: string): string {
 }
 
 /** One version of a chart to look at, with when the link ends. */
-export function sharedPage(title: string, svg: string, expiresAt: Date): string {
-  return page(title, `${svg}<p>${escaped(msg`To look at only.`)} ${escaped(linkEnds(expiresAt))}</p>`);
+export function sharedPage(title: string, svg: string, expiresAt: Date, told: DaysTold): string {
+  return page(title, `${svg}<p>${escaped(msg`To look at only.`)} ${escaped(linkEnds(expiresAt, told))}</p>`);
 }
 
 /** A call sheet as a page of a phone, times first. */
-export function sheetPage(sheet: CallSheet, day: string, expiresAt: Date): string {
+export function sheetPage(sheet: CallSheet, day: string, expiresAt: Date, told: DaysTold): string {
   const row = ({ time, what, detail }: CallSheet['parts'][number]['rows'][number]): string =>
     `<li><b>${escaped(time)}</b><span>${escaped(what)}${detail === '' ? '' : `<small>${escaped(detail)}</small>`}</span></li>`;
   return page(
@@ -36,7 +37,7 @@ export function sheetPage(sheet: CallSheet, day: string, expiresAt: Date): strin
         .map((part) => `<h2>${escaped(part.title)}</h2><ul>${part.rows.map(row).join('')}</ul>`)
         .join('') +
       sheet.foot.map((line) => `<p>${escaped(line)}</p>`).join('') +
-      `<p>${escaped(msg`As it stands now: look again before you set out.`)} ${escaped(linkEnds(expiresAt))}</p>`,
+      `<p>${escaped(msg`As it stands now: look again before you set out.`)} ${escaped(linkEnds(expiresAt, told))}</p>`,
   );
 }
 

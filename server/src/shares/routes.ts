@@ -8,6 +8,7 @@ import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
 import { fontUrls, measureText } from '../print/fonts';
 import { sharedPage } from './page';
+import { daysTold } from '../studio/day';
 
 /** Links that show a chart to someone without an account, and the page they lead to. */
 export function registerShares(services: Services): void {
@@ -70,13 +71,15 @@ export function registerShares(services: Services): void {
       const written = await chartVersion(tx, share.chart_id, share.version);
       // Whoever works by it minds what is noted now, not only what was when it was written.
       const chart = share.cautions ? await chartNow(tx, written, services.clock()) : written;
+      const told = await daysTold(tx);
       const sheet = chartSheet(chart, {
+        days: told.days,
         paper: 'phone',
         colour: true,
         cautions: share.cautions,
         measure: measureText,
       });
-      return sharedPage(sheet.title, sheetSvg(sheet, fontUrls()), share.expires_at);
+      return sharedPage(sheet.title, sheetSvg(sheet, fontUrls()), share.expires_at, told);
     },
   );
 }

@@ -1,4 +1,4 @@
-import { dayIn, isZone } from '@toile/core';
+import { dayIn, isZone, USUAL_MANNER, type Manner } from '@toile/core';
 import type { StudioSettings } from '@toile/contract';
 import type { Tx } from '../db/connection';
 import { settingsNow } from './settings';
@@ -10,6 +10,14 @@ export async function studioDay(tx: Tx, now: Date, asksFrom?: string): Promise<s
 
 export const dayOfStudio = (settings: StudioSettings, now: Date, asksFrom?: string): string =>
   dayIn(zoneOfStudio(settings, asksFrom), now);
+
+/** How a studio tells days, and whose they are. */
+export type DaysTold = { readonly days: Manner['days']; readonly zone: string };
+export async function daysTold(tx: Tx): Promise<DaysTold> {
+  const { settings } = await settingsNow(tx);
+  const { days } = { ...USUAL_MANNER, ...settings.manner };
+  return { days, zone: zoneOfStudio(settings) };
+}
 
 /** The zone a studio's days are of: its own, else that of whoever asks, else UTC. */
 export const zoneOfStudio = (settings: StudioSettings, asksFrom?: string): string =>

@@ -1,3 +1,4 @@
+import { toldDay, USUAL_MANNER, type Manner } from '../calendar';
 import { toBeMinded } from '../care';
 import { labToHex } from '../colour';
 import {
@@ -91,6 +92,7 @@ export type SheetOptions = {
   readonly measure: (text: string, size: number, bold: boolean) => number;
   /** Sensitivities are printed only when asked for. */
   readonly cautions?: boolean;
+  /** How days are told; as usual where nothing is said. */ readonly days?: Manner['days'];
 };
 
 const INK = '#161616';
@@ -436,6 +438,7 @@ function legendOps(
       [0, 7],
     ];
     const solid = !options.colour && (kind === 'liner' || kind === 'lash');
+    const marks = pathOf(patternIn([box], look.pattern), 2);
     return [
       {
         op: 'group',
@@ -451,7 +454,7 @@ function legendOps(
             stroke: INK,
             strokeWidth: 0.3,
           },
-          { op: 'path', d: pathOf(patternIn([box], look.pattern), 2), fill: INK, opacity: 0.8 },
+          ...(marks === '' ? [] : [{ op: 'path' as const, d: marks, fill: INK, opacity: 0.8 }]),
         ],
       },
       {
@@ -546,7 +549,7 @@ export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
     9,
     false,
     fitted(
-      msg`${look.name} · ${term(occasion.kind)}, ${occasion.date} · version ${chart.version} by ${chart.author} · ${steps.length} steps, ${minutes} min at work`,
+      msg`${look.name} · ${term(occasion.kind)}, ${toldDay(occasion.date, options.days ?? USUAL_MANNER.days, true)} · version ${chart.version} by ${chart.author} · ${steps.length} steps, ${minutes} min at work`,
       9,
       false,
       width - 2 * margin,

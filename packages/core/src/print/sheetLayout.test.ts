@@ -10,7 +10,15 @@ import {
   type Placement,
 } from '../face';
 import { labToHex } from '../colour';
-import { colourDrawn, colourOfUse, fitLook, type Chart, type Step } from '../look';
+import {
+  AFTER_AIRBRUSH,
+  airbrushInWords,
+  colourDrawn,
+  colourOfUse,
+  fitLook,
+  type Chart,
+  type Step,
+} from '../look';
 import { client, id, KIT, LOOK, OCCASION, product, STAMP } from '../look/look.testing';
 import { chartSheet, PAPERS, wrapped, type Paper, type SheetOp, type SheetOptions } from '.';
 
@@ -392,6 +400,103 @@ test('steps of a variant are another day’s; what is optional and what has no p
   expect(said.join(' ')).not.toContain('Night');
   const [, under] = wordsOf(chartSheet(made, options()).ops);
   expect(under!.text).toContain('2 steps, 10 min at work');
+});
+
+test('the day stands as the studio tells days; as usual where it has said nothing', () => {
+  const under = (more: Partial<SheetOptions>) => wordsOf(chartSheet(base, options(more)).ops)[1]!.text;
+  expect(under({})).toContain('trial, Wed 14 May 2031 · version 1');
+  expect(under({ days: 'day month' })).toBe(under({}));
+  expect(under({ days: 'month day' })).toContain('trial, Wed May 14, 2031 · ');
+  expect(under({ days: 'year month day' })).toContain('trial, Wed 2031-05-14 · ');
+});
+
+test('what is sprayed is told how, and what comes after it; nothing else is', () => {
+  const said = (tool: Step['tool']) =>
+    partsOf({ ...base, steps: [step(1, { tool, title: 'Veil' })] })
+      .flatMap(({ said: { actual } }) => actual ?? [])
+      .find((words) => words.startsWith('1. Veil'))!;
+  const airbrush = airbrushInWords(step(1, { tool: 'airbrush' }));
+  expect(said('airbrush')).toContain(`${airbrush} ${AFTER_AIRBRUSH}`);
+  expect(said('small brush')).not.toContain(AFTER_AIRBRUSH);
+  expect(said('small brush')).not.toContain(airbrush);
+});
+
+test.each(Object.keys(PAPERS) as Paper[])(
+  'on %s the lines over the face stand one under the other in the ink',
+  (paper) => {
+    const made = chartSheet(base, options({ paper }));
+    const [name, under] = wordsOf(made.ops);
+    const margin = paper === 'phone' ? 16 : 34;
+    expect([name!.x, name!.y, name!.fill, name!.bold]).toEqual([margin, margin + 10, '#161616', true]);
+    expect([under!.x, under!.y, under!.bold]).toEqual([margin, margin + 24, false]);
+    expect(faceOf(base, { paper }).frame.slice(0, 2)).toEqual([margin, margin + 34]);
+    if (paper === 'phone') return;
+    // The steps stand beside the face, eighteen points from it, as high as it.
+    const [width] = PAPERS[paper];
+    const steps = partsOf(base, { paper }).filter(({ said }) => said.actual?.startsWith('1. '));
+    const number = wordsOf(steps[0]!.ops).find(({ text }) => text === '1')!;
+    const left = margin + (width - 2 * margin) * 0.53 + 18;
+    expect(number.x).toBeGreaterThanOrEqual(left);
+    expect(number.x).toBeLessThan(left + 20);
+    expect(number.y).toBeCloseTo(margin + 34 + number.size * 1.22, 6);
+  },
+);
+
+test('letters grow smaller to five and a half before notes are cut, and then to two and a half', () => {
+  const note = 'word '.repeat(60).trim();
+  const sizeOf = (count: number) => {
+    const steps = Array.from({ length: count }, (_, i) => step(i, { title: `Title ${i}`, note }));
+    const words = wordsOf(chartSheet({ ...base, steps }, options()).ops);
+    const size = words.find(({ text }) => text === 'Title 0')!.size;
+    return { size, lines: words.filter(({ text }) => /^(word|.*word word)/.test(text)).length / count };
+  };
+  const sizes = [1, 4, 8, 12, 16, 20, 24, 30, 40, 60, 80].map(sizeOf);
+  expect(sizes[0]!.size).toBe(9.5);
+  sizes.forEach(({ size, lines }, i) => {
+    if (i > 0) expect(size).toBeLessThanOrEqual(sizes[i - 1]!.size + (lines === sizes[i - 1]!.lines ? 0 : 4));
+    // Whole notes need two lines; where they are cut one stands.
+    if (lines > 1) expect(size).toBeGreaterThanOrEqual(5.5);
+    expect(size).toBeGreaterThanOrEqual(2.5);
+  });
+  expect(sizes.some(({ lines, size }) => lines > 1 && size < 7)).toBe(true);
+  expect(sizes.at(-1)!.lines).toBe(1);
+});
+
+test('nothing is drawn that has no line, in colour or without', () => {
+  for (const colour of [true, false])
+    for (const { d } of pathsOf(chartSheet(all, options({ colour })).ops)) expect(d).toMatch(/^M/);
+});
+
+/** Where a path of straight lines goes, in its own units. */
+function pointsOf(d: string): [number, number][] {
+  let [x, y] = [0, 0];
+  return (d.match(/[MLl][^MLlz]*/g) ?? []).flatMap((part): [number, number][] => {
+    const numbers = (part.match(/-?\d*\.?\d+/g) ?? []).map(Number);
+    return Array.from({ length: numbers.length / 2 }, (_, i): [number, number] => {
+      const [a, b] = [numbers[2 * i]!, numbers[2 * i + 1]!];
+      [x, y] = part.startsWith('l') ? [x + a, y + b] : [a, b];
+      return [x, y];
+    });
+  });
+}
+
+test('a box of the legend is fourteen by seven, its pattern inside it', () => {
+  const boxes = groupsOf(figureOf(all, { colour: true }).ops).filter(({ frame }) => frame[2] === 21);
+  expect(boxes).toHaveLength(LAYER_KINDS.length);
+  for (const { ops } of boxes) {
+    const [box, marks] = ops as [Path, Path | undefined];
+    const reach = (d: string) => {
+      const points = pointsOf(d);
+      const [xs, ys] = [points.map(([x]) => x), points.map(([, y]) => y)];
+      return [Math.min(...xs), Math.max(...xs), Math.min(...ys), Math.max(...ys)];
+    };
+    expect(reach(box.d)).toEqual([0, 14, 0, 7]);
+    if (!marks) continue;
+    const [left, right, top, bottom] = reach(marks.d);
+    expect(Math.min(left!, top!)).toBeGreaterThanOrEqual(-0.01);
+    expect(right!).toBeLessThanOrEqual(14.01);
+    expect(bottom!).toBeLessThanOrEqual(7.01);
+  }
 });
 
 test('eight lines are minded whole, a ninth is counted; without any the face begins at once', () => {
