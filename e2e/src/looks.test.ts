@@ -29,7 +29,7 @@ const kept = async (): Promise<Look> =>
 test('a look put together from nothing: layers, a place, a shade, what it asks of a kit, its name', async () => {
   await toLooks();
   await page.getByRole('link', { name: 'New look' }).click();
-  await page.getByText('1 steps').waitFor();
+  await page.getByText('one step', { exact: true }).waitFor();
   await button('Add a layer').click();
   await radio('Base').click();
   await page.getByText('the skin’s own depth').first().waitFor();
@@ -143,7 +143,7 @@ test('fitted, it is bound to the kit; retired, it is no longer proposed; brought
 test('a chart from nothing: one layer, matched to the kit, saved', async () => {
   await button('Another look').click();
   await page.getByRole('button', { name: /^From nothing/ }).click();
-  await page.getByText('1 steps').waitFor();
+  await page.getByText('one step', { exact: true }).waitFor();
   await button('Add a layer').click();
   await radio('Lip').click();
   await button(/^Asked for: lip colour/).click();

@@ -1,4 +1,4 @@
-import { amountsInAll, measuresInWords, msg, term, toolsForFace, type Step } from '@toile/core';
+import { amountsInAll, measuresInWords, msg, plural, term, toolsForFace, type Step } from '@toile/core';
 import { Body, Column, Figure, Label, Line, Subheading, Swatch } from '../../ui';
 
 /** What the whole chart takes of each product, for the palette and the bag. */
@@ -7,7 +7,9 @@ export function AmountsInAll({ steps }: { readonly steps: readonly Step[] }) {
   if (amounts.length === 0) return null;
   return (
     <Column gap="$2" role="group" aria-label={msg`Amounts in all`}>
-      <Subheading>{msg`What it takes in all, ${amounts.length} products`}</Subheading>
+      <Subheading>{plural(
+        amounts.length,
+      )`What it takes in all, one product|What it takes in all, ${amounts.length} products`}</Subheading>
       {amounts.map(({ product, measure, parts, mg, stepIds }) => (
         <Line
           key={`${product.id} ${measure}`}

@@ -1,5 +1,14 @@
 import { useCallback, useDeferredValue, useMemo, useState, type ReactNode } from 'react';
-import { movedStep, msg, reviewPlaces, stepsOfVariant, term, type Chart, type Kit } from '@toile/core';
+import {
+  movedStep,
+  msg,
+  plural,
+  reviewPlaces,
+  stepsOfVariant,
+  term,
+  type Chart,
+  type Kit,
+} from '@toile/core';
 import { Button, Judged, Label, Line, Subheading, TabPanel, Tabs, useRoomy, type MenuItem } from '../../ui';
 import { chooseGround, useGround } from '../face/ground';
 import { wishInWords } from '../looks/wishInWords';
@@ -160,7 +169,7 @@ export function ChartEditor({
     <>
       <StopsAbove places={places} lines={lines} onOpen={() => setPlace('look over')} />
       <Line justifyContent="space-between">
-        <Subheading>{msg`${steps.length} steps`}</Subheading>
+        <Subheading>{plural(steps.length)`one step|${steps.length} steps`}</Subheading>
         <Label>{msg`${time.handsOn} min at work, ${time.waiting} min waiting`}</Label>
       </Line>
       <StepList

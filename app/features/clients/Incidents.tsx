@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import type { ClientAnswer } from '@toile/contract';
-import { msg } from '@toile/core';
+import { msg, plural } from '@toile/core';
 import { Body, Button, Column, Label, Line, Subheading } from '../../ui';
 import { dayInWords } from '../words/dates';
 import { IncidentDialog } from './IncidentDialog';
@@ -26,7 +26,9 @@ export function Incidents({ client, mayWork }: { readonly client: ClientAnswer; 
           <Label>
             {[
               msg`Written down by ${one.by}`,
-              one.used.length > 0 ? msg`${one.used.length} products were in use` : null,
+              one.used.length > 0
+                ? plural(one.used.length)`one product was in use|${one.used.length} products were in use`
+                : null,
             ]
               .filter(Boolean)
               .join(' · ')}

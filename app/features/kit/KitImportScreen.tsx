@@ -154,7 +154,7 @@ function Preview({ file, kit, onOther }: PreviewProps) {
           <Body
             color="$moss"
             role="status"
-          >{msg`✓ ${taken.products} products and ${taken.units} units came in${taken.leftOut > 0 ? msg`; ${taken.leftOut} rows were left out` : ''}.`}</Body>
+          >{msg`✓ ${plural(taken.products)`one product|${taken.products} products`} and ${plural(taken.units)`one unit|${taken.units} units`} came in${taken.leftOut > 0 ? plural(taken.leftOut)`; one row was left out|; ${taken.leftOut} rows were left out` : ''}.`}</Body>
           {unread > 0 ? (
             <Body>{msg`${unread} of the kit have no colour read yet. Until they are, bases and concealers are not proposed for anybody, and of several blushes or lips none is taken by itself.`}</Body>
           ) : null}

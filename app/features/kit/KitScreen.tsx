@@ -1,6 +1,6 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useDeferredValue, useMemo, useState, type ReactNode } from 'react';
-import { msg, term, type Product } from '@toile/core';
+import { msg, plural, term, type Product } from '@toile/core';
 import { may, pathTo, type KitAnswer } from '@toile/contract';
 import { useKit, useSession } from '../../data/hooks';
 import { useKept } from '../../data/useKept';
@@ -110,7 +110,9 @@ function KitView({ kit, mayEdit, open }: KitViewProps) {
         value={typed}
         onChange={setTyped}
         placeholder={msg`Maker, line, shade or kind`}
-        hint={msg`${rows.length} of ${kit.products.length} products`}
+        hint={plural(
+          kit.products.length,
+        )`${rows.length} of one product|${rows.length} of ${kit.products.length} products`}
       />
       {mayEdit && unread > 0 ? (
         <Line>

@@ -1,6 +1,15 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
-import { msg, PLAIN_FEATURES, schoolsInWords, stepsOfVariant, TEMPLATE, term, type Look } from '@toile/core';
+import {
+  msg,
+  plural,
+  PLAIN_FEATURES,
+  schoolsInWords,
+  stepsOfVariant,
+  TEMPLATE,
+  term,
+  type Look,
+} from '@toile/core';
 import { may, pathTo, type LookAnswer } from '@toile/contract';
 import { call } from '../../data/call';
 import { useClient, useClients, useLook, useRefresh, useSession } from '../../data/hooks';
@@ -157,7 +166,7 @@ function LookView({
         <Versions look={look} versions={versions} />
       </Column>
       <Column flex={wide ? 1 : undefined} gap="$2">
-        <Subheading>{msg`${steps.length} steps`}</Subheading>
+        <Subheading>{plural(steps.length)`one step|${steps.length} steps`}</Subheading>
         {look.steps.map((step, i) => (
           <Line
             key={step.id}

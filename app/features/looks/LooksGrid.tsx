@@ -1,4 +1,4 @@
-import { msg } from '@toile/core';
+import { msg, plural } from '@toile/core';
 import { useLooks } from '../../data/hooks';
 import { Body, Column, Label, Ready, Screen, Touch, useColours } from '../../ui';
 import { LookPicture } from './LookPicture';
@@ -29,7 +29,7 @@ export function LooksGrid() {
                   <Touch
                     role="link"
                     href={`/looks/${look.id}`}
-                    aria-label={msg`${look.name}, ${look.description}, ${look.minutes} min · ${look.stepCount} steps`}
+                    aria-label={msg`${look.name}, ${look.description}, ${look.minutes} min · ${plural(look.stepCount)`one step|${look.stepCount} steps`}`}
                     look={({ pressed }) => ({
                       gap: 8,
                       paddingBottom: 12,
@@ -42,7 +42,7 @@ export function LooksGrid() {
                     <Body fontWeight="700">{`${look.name} `}</Body>
                     <Label numberOfLines={2}>{`${look.description} `}</Label>
                     <Label>
-                      {msg`${look.retired ? msg`no longer proposed · ` : ''}${look.minutes} min · ${look.stepCount} steps`}
+                      {msg`${look.retired ? msg`no longer proposed · ` : ''}${look.minutes} min · ${plural(look.stepCount)`one step|${look.stepCount} steps`}`}
                     </Label>
                   </Touch>
                 </Column>

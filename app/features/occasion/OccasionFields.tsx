@@ -4,6 +4,7 @@ import {
   messages,
   METALS,
   msg,
+  plural,
   OCCASION_LIGHTS,
   OCCASIONS,
   usualConditions,
@@ -94,7 +95,9 @@ export function OccasionFields({
         onChange={(hoursToLast) => set({ hoursToLast })}
       />
       {computed !== null && computed !== value.hoursToLast ? (
-        <Body color="$inkSoft">{msg`The times say ${computed} hours; ${value.hoursToLast} is what counts.`}</Body>
+        <Body color="$inkSoft">{plural(
+          computed,
+        )`The times say one hour; ${value.hoursToLast} is what counts.|The times say ${computed} hours; ${value.hoursToLast} is what counts.`}</Body>
       ) : null}
       <Choice
         label={msg`Light`}

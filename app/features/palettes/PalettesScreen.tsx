@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { labToHex, msg, panAt, type Kit, type Palette } from '@toile/core';
+import { labToHex, msg, plural, panAt, type Kit, type Palette } from '@toile/core';
 import { may, newId } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import { useKit, usePalettes, useRefresh, useSession } from '../../data/hooks';
@@ -40,7 +40,7 @@ export function PalettesScreen() {
                   key={palette.id}
                   title={palette.name}
                   detail={msg`${palette.rows} rows of ${palette.columns}`}
-                  fact={msg`${palette.pans.length} pans`}
+                  fact={plural(palette.pans.length)`one pan|${palette.pans.length} pans`}
                   before={<Small palette={palette} kit={kit.data} />}
                   href={`/kit/palettes/${palette.id}`}
                 />

@@ -1,5 +1,5 @@
 import { usePathname } from 'expo-router';
-import { msg } from '@toile/core';
+import { msg, plural } from '@toile/core';
 import { useParties } from '../../data/hooks';
 import { Button, Column, Empty, Ready, Row, Screen, Subheading } from '../../ui';
 import { dayAndDistance, todayText } from '../words/dates';
@@ -33,7 +33,7 @@ export function PartiesList() {
                         key={party.id}
                         title={party.name}
                         detail={`${dayAndDistance(party.date)} · ${party.place}`}
-                        fact={msg`${party.peopleCount} people`}
+                        fact={plural(party.peopleCount)`one person|${party.peopleCount} people`}
                         chosen={path === `/parties/${party.id}`}
                         href={`/parties/${party.id}`}
                       />

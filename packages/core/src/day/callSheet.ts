@@ -1,5 +1,5 @@
 import { clock, toldHours, type Manner } from '../calendar';
-import { msg, term } from '../messages';
+import { msg, plural, term } from '../messages';
 import type { Visit } from './instance';
 import { faceOf, hairOf, type Guest, type Hands, type PartyPlan } from './party';
 import { COME_BEFORE_MINUTES } from './simulate';
@@ -65,7 +65,11 @@ export function callSheet(
       title: party.name,
       whom: msg`The whole day`,
       lead: [
-        msg`${plan.guests.length} people, ${plan.hands.length} pairs of hands, ${plan.chairs.length} chairs.`,
+        `${[
+          plural(plan.guests.length)`one person|${plan.guests.length} people`,
+          plural(plan.hands.length)`one pair of hands|${plan.hands.length} pairs of hands`,
+          plural(plan.chairs.length)`one chair|${plan.chairs.length} chairs`,
+        ].join(', ')}.`,
       ],
       parts: [
         ...plan.hands.map((hands) => handsPart(hands, visits, say, false)),

@@ -3,7 +3,7 @@ import { placeInShort, type Features, type Landmarks, type Placement } from '../
 import type { ProductKind, ProductSnapshot } from '../kit';
 import { usualOccasion, type Chart, type Step } from '../look';
 import { shuffled, type Random } from '../math';
-import { messagesIn, msg, term } from '../messages';
+import { messagesIn, msg, plural, term } from '../messages';
 import { reviewChart, RULES, type ReviewFinding } from '../review';
 import { practiceProduct } from './practiceProduct';
 
@@ -273,9 +273,8 @@ function told(
 
 function stepsFrom(lab: Lab, skin: Lab): string | null {
   const steps = Math.round((depthOf(lab) - depthOf(skin)) * 2) / 2;
-  return steps === 0
-    ? msg`as deep as the skin`
-    : msg`${Math.abs(steps)} steps ${steps > 0 ? msg`deeper` : msg`lighter`}`;
+  const [n, way] = [Math.abs(steps), steps > 0 ? msg`deeper` : msg`lighter`];
+  return steps === 0 ? msg`as deep as the skin` : plural(n)`${n} step ${way}|${n} steps ${way}`;
 }
 /** What the review newly says of a face when one thing is done so, beside all that it finds then. */
 export function breaks(

@@ -549,7 +549,7 @@ export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
     9,
     false,
     fitted(
-      msg`${look.name} · ${term(occasion.kind)}, ${toldDay(occasion.date, options.days ?? USUAL_MANNER.days, true)} · version ${chart.version} by ${chart.author} · ${steps.length} steps, ${minutes} min at work`,
+      msg`${look.name} · ${term(occasion.kind)}, ${toldDay(occasion.date, options.days ?? USUAL_MANNER.days, true)} · version ${chart.version} by ${chart.author} · ${plural(steps.length)`one step|${steps.length} steps`}, ${minutes} min at work`,
       9,
       false,
       width - 2 * margin,
