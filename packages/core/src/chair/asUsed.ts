@@ -4,7 +4,7 @@ import { asWorn } from './asWorn';
 import type { ChairEvent } from './event';
 import { variantWorked } from './progress';
 
-/** What was told within so many hours of when a face was put on is of that face: a version may be worn twice. */
+/** What was told so many hours from when a face was put on is of that face: a version may be worn twice. */
 const SAME_FACE_HOURS = 12;
 
 /**

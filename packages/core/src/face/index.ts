@@ -107,7 +107,13 @@ export {
   type SkinPlace,
 } from './skinPlaces';
 export { halfCutTo, halfOf, halfOutline } from './halfFace';
-export { describePlacement, placeInShort, speakPlace, speakPlacement, zoneMostlyUnder } from './describePlacement';
+export {
+  describePlacement,
+  placeInShort,
+  speakPlace,
+  speakPlacement,
+  zoneMostlyUnder,
+} from './describePlacement';
 export { contourFinder, isInHollow, type ContourFinder } from './guides';
 export { narrowTemples, offNarrowTemples } from './narrowTemples';
 export { offSides } from './offSides';

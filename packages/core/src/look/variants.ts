@@ -18,8 +18,8 @@ export function stepsOfVariant<S extends Varied>(steps: readonly S[], variant: s
 }
 
 /**
- * The chart as it is worked in one variant: that variant's steps are its plan, so that what is asked of a plan
- * is asked of what is done. Null is the plan itself.
+ * The chart as it is worked in one variant: that variant's steps are its plan, so that what is asked of a
+ * plan is asked of what is done. Null is the plan itself.
  */
 export const workedIn = (chart: Chart, variant: string | null): Chart => ({
   ...chart,
