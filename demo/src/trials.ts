@@ -17,6 +17,7 @@ import {
   swapProduct,
   swapStep,
   trialNow,
+  trialVariant,
   withHalves,
   withoutVariant,
   zonesCompared,
@@ -107,7 +108,7 @@ function tried(
   const draw = drawSides(seed, earlier);
   sides.set(question.key, [...earlier, draw.aSide]);
   const at = (minute: number): string => instantAt(ZONE, day, minute).toISOString();
-  const variant = `trial-${id.slice(-12)}`;
+  const variant = trialVariant(id);
   let step = 0;
   const halves = nextVersion(
     withHalves(chart, swap, {

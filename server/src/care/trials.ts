@@ -13,6 +13,7 @@ import {
   skinGroupOf,
   TRIAL_ZONES,
   trialNow,
+  trialVariant,
   withHalves,
   withoutVariant,
   withPlaces,
@@ -123,7 +124,7 @@ export function registerTrials(services: Services): void {
           seed,
           earlier.flatMap(({ document: { draw } }) => ('aSide' in draw ? [draw.aSide] : [])),
         );
-    const variant = `trial-${body.id.slice(-12)}`;
+    const variant = trialVariant(body.id);
     /** The side on which the chart's own way lies. */
     const hereAt = (zone: TrialZone): Side => {
       const aSide = aSideAt(drawn, zone);

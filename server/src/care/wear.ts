@@ -183,13 +183,11 @@ async function wornThen(
     .where('version', '=', chart.version)
     .orderBy('seq')
     .execute();
-  const trials = await tx.selectFrom('trials').select('document').where('chart_id', '=', chartId).execute();
   return wornByZone(
     asUsed(
       chart,
       events.map(({ event }) => event),
       appliedAt,
-      trials.map(({ document }) => document.variant),
     ),
   );
 }

@@ -36,8 +36,7 @@ const said = (step: Step, hours: number, deviation: Deviation): RecordedEvent =>
   deviation,
 });
 const exchanged = (hours: number) => said(base, hours, { kind: 'other product', use: other, note: '' });
-const used = (events: readonly RecordedEvent[], notWorn: readonly string[] = []) =>
-  asUsed(chart, events, PUT_ON, notWorn);
+const used = (events: readonly RecordedEvent[]) => asUsed(chart, events, PUT_ON);
 const lineOf = (one: Chart): string | undefined =>
   one.steps.find(({ id: of }) => of === base.id)?.use[0]?.product.line;
 
@@ -66,8 +65,10 @@ test('as it was worked in a variant; halves of a trial stand for nothing', () =>
   expect(late.steps.map(({ title }) => title)).toContain('Evening base');
   expect(late.steps.map(({ id: of }) => of)).not.toContain(base.id);
   expect(late.steps.every(({ variant }) => variant === undefined)).toBe(true);
-  expect(used([event(half, -1)], ['trial-1']).steps).toEqual(fitted.steps);
-  expect(used([event(half, -1)]).steps.map(({ title }) => title)).toContain('Half');
+  expect(used([event(half, -1)]).steps).toEqual(fitted.steps);
+  expect(used([event(evening, -2), event(half, -1)]).steps.map(({ title }) => title)).toContain(
+    'Evening base',
+  );
 });
 
 test.each([

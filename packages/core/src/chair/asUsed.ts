@@ -1,4 +1,4 @@
-import { workedIn, type Chart, type Step } from '../look';
+import { isOfTrial, workedIn, type Chart, type Step } from '../look';
 import { usedInStep } from './amountsUsed';
 import { asWorn } from './asWorn';
 import type { ChairEvent } from './event';
@@ -9,20 +9,15 @@ const SAME_FACE_HOURS = 12;
 
 /**
  * The chart as it was put on at an instant, as a plan: in the variant that was worked, with what was really
- * used, without what was skipped. A step nobody ticked is taken to have been done as planned. `notWorn` are
- * variants that stand for nobody's look, as halves of a trial.
+ * used, without what was skipped. A step nobody ticked is taken to have been done as planned. Halves of a trial
+ * stand for nothing.
  */
-export function asUsed(
-  chart: Chart,
-  events: readonly ChairEvent[],
-  appliedAt: string,
-  notWorn: readonly string[] = [],
-): Chart {
+export function asUsed(chart: Chart, events: readonly ChairEvent[], appliedAt: string): Chart {
   const near = events.filter(
     ({ at }) => Math.abs(Date.parse(at) - Date.parse(appliedAt)) <= SAME_FACE_HOURS * 3_600_000,
   );
-  const variant = variantWorked(chart, near);
-  const worked = workedIn(chart, variant !== null && notWorn.includes(variant) ? null : variant);
+  const looks = { ...chart, steps: chart.steps.filter((step) => !isOfTrial(step)) };
+  const worked = workedIn(looks, variantWorked(looks, near));
   return { ...worked, steps: asWorn(worked, near).steps.flatMap(asLaid) };
 }
 

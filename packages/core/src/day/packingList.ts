@@ -9,7 +9,7 @@ import {
   type Tool,
   type Unit,
 } from '../kit';
-import { setsSkin, toolsForFace, type Chart, type Step, type Use } from '../look';
+import { isOfTrial, setsSkin, toolsForFace, type Chart, type Step, type Use } from '../look';
 import { allowedIn, barredBecause } from '../shade';
 import {
   disposablesFor,
@@ -118,7 +118,8 @@ export function packParty(
       return [
         {
           guest,
-          chart,
+          // Nobody comes to a party as two halves.
+          chart: { ...chart, steps: chart.steps.filter((step) => !isOfTrial(step)) },
           worker: visit?.worker ?? null,
           place: placeOf(plan, guest),
           start,

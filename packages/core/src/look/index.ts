@@ -86,7 +86,15 @@ export { nextVersion } from './nextVersion';
 export { AFTER_AIRBRUSH, airbrushInWords, FLOW_DOSE, howInWords } from './howInWords';
 export { amountAsked, type AmountAsked } from './amountAsked';
 export { amountsInAll, toolsForFace, type AmountInAll, type ToolInAll } from './amountsInAll';
-export { stepsOfVariant, variedStep, withoutVariant, withVariant, workedIn } from './variants';
+export {
+  stepsOfVariant,
+  isOfTrial,
+  trialVariant,
+  variedStep,
+  withoutVariant,
+  withVariant,
+  workedIn,
+} from './variants';
 export { stepsUsing, substituted, substituteInChart, substituteRefused } from './substituteInChart';
 export {
   lookFromChart,

@@ -5,6 +5,7 @@ import {
   fitLook,
   lookFromChart,
   stepsForLook,
+  trialVariant,
   type Chart,
   type ClientSnapshot,
   type Look,
@@ -199,6 +200,31 @@ describe('what one client or one day asked for stays with their chart', () => {
     expect(added.why).toMatch(/^Added for this chart: oily/);
     expect(named(cutFrom(who).look, added.step.title)).toBeUndefined();
     expect(named(cutFrom(who, { [added.step.id]: 'essential' }).look, added.step.title)).toBeDefined();
+  });
+
+  test('halves of a trial are out, in no variant of the look, unless they are asked for', () => {
+    const { worn } = cutFrom(client());
+    const [base] = worn.steps;
+    const variant = trialVariant(id(77));
+    const halved: Chart = {
+      ...worn,
+      variants: [
+        { id: variant, name: 'Half face' },
+        { id: 'evening', name: 'Evening' },
+      ],
+      steps: [
+        ...worn.steps,
+        { ...base!, id: id(701), variant, instead: base!.id },
+        { ...base!, id: id(702), variant: 'evening', instead: base!.id },
+      ],
+    };
+    const partOf = (of: string) => stepsForLook(halved).find(({ step }) => step.id === of)!;
+    expect(partOf(id(701))).toMatchObject({ part: 'left out', why: 'A half of a trial.' });
+    expect(partOf(id(702))).toMatchObject({ part: 'essential', why: null });
+    const cut = (parts: LookChoices['parts']) => lookFromChart(halved, { ...CHOICES, parts }, STAMP, KIT);
+    expect(cut({}).variants.map((one) => one.id)).toEqual(['evening']);
+    expect(cut({}).steps.some((one) => one.variant === variant)).toBe(false);
+    expect(cut({ [id(701)]: 'essential' }).variants).toHaveLength(2);
   });
 
   test('the primer of a dry client leaves what the look wants of a primer alone', () => {

@@ -7,6 +7,7 @@ import { phaseOrder, type Stamp } from './fitLook';
 import { skinTarget, wantedColour } from '../shade';
 import { colourOfUse, proposeProducts, shownOfStep } from './propose';
 import { contextOf } from './studioContext';
+import { isOfTrial } from './variants';
 
 export const PARTS = ['essential', 'free', 'left out', 'forbidden'] as const;
 /**
@@ -131,6 +132,7 @@ export function stepsForLook(chart: Chart): readonly StepForLook[] {
   const there: readonly StepForLook[] = chart.steps.map((step) => {
     const one = added.get(step.id);
     const asHad = withoutAdaptations(step, adaptations);
+    if (isOfTrial(step)) return { step: asHad, part: 'left out', why: msg`A half of a trial.` };
     return one
       ? { step: asHad, part: 'left out', why: msg`Added for this chart: ${one.why}.` }
       : { step: asHad, part: 'essential', why: null };

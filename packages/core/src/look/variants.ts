@@ -17,6 +17,13 @@ export function stepsOfVariant<S extends Varied>(steps: readonly S[], variant: s
   );
 }
 
+const TRIAL = 'trial-';
+/** The variant in which a half-face trial has its two halves, by the trial's id. */
+export const trialVariant = (trialId: string): string => `${TRIAL}${trialId.slice(-12)}`;
+/** Whether a step is of a half of a trial: two halves of one face are nobody's look. */
+export const isOfTrial = ({ variant }: Pick<Varied, 'variant'>): boolean =>
+  variant?.startsWith(TRIAL) === true;
+
 /**
  * The chart as it is worked in one variant: that variant's steps are its plan, so that what is asked of a
  * plan is asked of what is done. Null is the plan itself.
