@@ -9,8 +9,8 @@ const SAME_FACE_HOURS = 12;
 
 /**
  * The chart as it was put on at an instant, as a plan: in the variant that was worked, with what was really
- * used, without what was skipped. A step nobody ticked is taken to have been done as planned. Halves of a trial
- * stand for nothing.
+ * used, without what was skipped. A step nobody ticked is taken to have been done as planned. Halves of a
+ * trial stand for nothing.
  */
 export function asUsed(chart: Chart, events: readonly ChairEvent[], appliedAt: string): Chart {
   const near = events.filter(
