@@ -267,6 +267,16 @@ describe('the kit', () => {
     expect(wishesIn({ ...NO_FILTER, kinds: ['base'], states: ['owned'] })).toBe(2);
     const few: Kit = { ...KIT, units: KIT.units.map((u) => ({ ...u, remainingMg: 300 })) };
     expect(kitRows(few, '', '2031-05-14')[0]!.rows[0]!.fact).toBe('▲ nearly out');
+    // A full one that is past its date does not make up for it.
+    const [first] = few.units;
+    const old = { ...first!, id: 'old', remainingMg: 30_000, openedOn: '2028-01-01' };
+    const withOld = kitRows({ ...few, units: [...few.units, old] }, '', '2031-05-14');
+    expect(withOld[0]!.rows.find(({ product: { id } }) => id === first!.productId)!.fact).toBe(
+      '▲ nearly out',
+    );
+    const fresh = { ...old, openedOn: '2031-05-01' };
+    const withFresh = kitRows({ ...few, units: [...few.units, fresh] }, '', '2031-05-14');
+    expect(withFresh[0]!.rows.find(({ product: { id } }) => id === first!.productId)!.fact).toMatch(/^until/);
   });
   test('what is left in measures and weight', () => {
     expect(leftInWords({ remainingMg: 4500 }, KIT.products[0]!)).toBe('30 pumps, 4.5 g');

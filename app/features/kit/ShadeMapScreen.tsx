@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import Svg, { Circle, Line as SvgLine, Path, Rect, Text as SvgText } from 'react-native-svg';
-import { labToHex, msg, term, type Kit, type ShadeMap } from '@toile/core';
+import { labToHex, msg, term, UNDERTONE_HUE, type Kit, type ShadeMap } from '@toile/core';
 import { useKit } from '../../data/hooks';
 import {
   Body,
@@ -83,7 +83,6 @@ const TOP = 26;
 /** Degrees of hue shown each way, and the depths. */
 const HUE = 16;
 const [LIGHT, DEEP] = [3, 22];
-const UNDERTONE_HUE = { cool: -6, neutral: 0, warm: 6, olive: 10, red: -6 } as const;
 
 function Plot({ map }: { readonly map: ShadeMap }) {
   const c = useColours();
@@ -110,7 +109,7 @@ function Plot({ map }: { readonly map: ShadeMap }) {
         {(['cool', 'neutral', 'warm', 'olive'] as const).map((undertone) => (
           <SvgText
             key={undertone}
-            x={x(UNDERTONE_HUE[undertone])}
+            x={x(UNDERTONE_HUE[undertone].hue)}
             y={15}
             fontSize={13}
             textAnchor="middle"
@@ -121,7 +120,7 @@ function Plot({ map }: { readonly map: ShadeMap }) {
         ))}
         <SvgLine x1={x(0)} x2={x(0)} y1={TOP} y2={height - 10} stroke={c.inkSoft} strokeDasharray="3 4" />
         {map.gaps.map((gap) => {
-          const [cx, cy] = [x(UNDERTONE_HUE[gap.undertone]), y(gap.depth)];
+          const [cx, cy] = [x(UNDERTONE_HUE[gap.undertone].hue), y(gap.depth)];
           return (
             <Path
               key={`${gap.depth} ${gap.undertone}`}

@@ -93,7 +93,8 @@ function rowOf(
 ): KitRow & { readonly state: KitState } {
   const lives = units.map((u) => shelfLife(u, product, today));
   const past = units.length > 0 && lives.every((s) => s.state === 'past');
-  const left = units.reduce((sum, u) => sum + u.remainingMg, 0);
+  // What is past its date is none that could be used.
+  const left = units.reduce((sum, u, i) => sum + (lives[i]!.state === 'past' ? 0 : u.remainingMg), 0);
   const few = units.length > 0 && left < FEW_MEASURES * product.mgPerMeasure;
   const until = lives.flatMap((s) => (s.until !== null && s.state !== 'past' ? [s.until] : [])).sort()[0];
   const soon = lives.some((s) => s.state === 'soon');

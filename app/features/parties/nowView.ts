@@ -7,15 +7,13 @@ import {
   type PartyDay,
   type PartyPlan,
   type Replanned,
+  standsIn,
   type RunningDay,
   type RunningVisit,
   type Visit,
 } from '@toile/core';
 import type { PartyAnswer } from '@toile/contract';
 import { hourInWords } from '../words/dates';
-
-/** A party's day goes on past midnight, until this minute of it. */
-const DAY_ENDS = 27 * 60;
 
 /** Where a party's day stands at an instant, and which minute of it that is. */
 export function dayStands(
@@ -24,7 +22,7 @@ export function dayStands(
   now: Date,
 ): { readonly when: 'before' | 'on the day' | 'after'; readonly minute: number } {
   const minute = minuteAt(plan.zone, date, now);
-  return { when: minute < 0 ? 'before' : minute < DAY_ENDS ? 'on the day' : 'after', minute };
+  return { when: standsIn(minute), minute };
 }
 
 /** A plan in which whoever has a visit with a chart booked for the party has that chart. */

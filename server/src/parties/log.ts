@@ -7,6 +7,7 @@ import {
   msg,
   packParty,
   progressOf,
+  standsIn,
   variantWorked,
   workedIn,
   timedVisits,
@@ -163,10 +164,6 @@ const NOTHING = {
   without: [],
 };
 
-/** A party's day goes on past midnight, until this minute of it. */
-const DAY_ENDS = 27 * 60;
-const isOfDay = (minute: number): boolean => minute >= 0 && minute < DAY_ENDS;
-
 /**
  * How far the charts of a party have come on its own day: what was ticked at a trial counts for nothing here.
  */
@@ -185,7 +182,9 @@ async function chairTicks(tx: Tx, party: PartyRow): Promise<Record<string, Chair
     const events = rows
       .filter(
         (row) =>
-          row.chart_id === id && row.version === chart.version && isOfDay(minuteAt(zone, party.date, row.at)),
+          row.chart_id === id &&
+          row.version === chart.version &&
+          standsIn(minuteAt(zone, party.date, row.at)) === 'on the day',
       )
       .map((row): ChairEvent => row.event);
     // Of several ways to do a step one is worked: the others are no work that is left.

@@ -101,7 +101,8 @@ export type ShiftOptions = {
   readonly undertone?: Undertone;
 };
 
-const UNDERTONE_HUE: Record<Undertone, { hue: number; chroma: number }> = {
+/** How far an undertone lies from neutral skin of its depth: degrees of hue, and chroma. */
+export const UNDERTONE_HUE: Readonly<Record<Undertone, { readonly hue: number; readonly chroma: number }>> = {
   cool: { hue: -6, chroma: -0.5 },
   neutral: { hue: 0, chroma: 0 },
   warm: { hue: 6, chroma: 1 },

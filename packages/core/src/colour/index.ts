@@ -49,6 +49,7 @@ export {
   lightnessAtDepth,
   neutralSkinAt,
   shiftDepth,
+  UNDERTONE_HUE,
   undertoneOf,
   UNDERTONES,
   VERY_FAIR_SKIN_L,

@@ -89,6 +89,7 @@ export {
   type RunningVisit,
   type SeenVisit,
   type VisitState,
+  standsIn,
 } from './onTheDay';
 export {
   callSheet,

@@ -8,7 +8,7 @@ import { keyOf } from './laidOut';
 import { newGuest, newPlan } from './newPlan';
 import { faceOf, type PartyPlan } from './party';
 import { packedThings, visitTimes, type PartyEvent, type PartyEventKind } from './partyLog';
-import { runningDay, seenVisits, type SeenVisit } from './onTheDay';
+import { runningDay, seenVisits, standsIn, type SeenVisit } from './onTheDay';
 import { Planning } from './planDay';
 import { replanDay } from './replan';
 
@@ -30,6 +30,13 @@ const told = (
   by: 'Runa',
   ...more,
 });
+
+test.each([
+  [-1, 'before'],
+  [0, 'on the day'],
+  [1619, 'on the day'],
+  [1620, 'after'],
+])('minute %d of a party lies %s', (minute, where) => expect(standsIn(minute)).toBe(where));
 
 describe('what was told of a visit', () => {
   test('two phones tell that it began: the first is meant', () =>

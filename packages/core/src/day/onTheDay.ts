@@ -7,6 +7,12 @@ import type { PartyEvent } from './partyLog';
 import { visitTimes } from './partyLog';
 import { pushDay } from './replan';
 
+/** A party's day goes on past midnight, until this minute of it. */
+const DAY_ENDS = 27 * 60;
+/** Where a minute of a party's clock lies: before its day, on it, or after it. */
+export const standsIn = (minute: number): 'before' | 'on the day' | 'after' =>
+  minute < 0 ? 'before' : minute < DAY_ENDS ? 'on the day' : 'after';
+
 /** How far a chart has come at the chair on the party's own day. */
 export type ChairTicks = {
   readonly firstAt: string;
