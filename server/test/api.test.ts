@@ -334,6 +334,14 @@ describe('charts', () => {
     const { events } = (await agent.get(`/api/charts/${chart.id}`).expect(200)).body as ChartAnswer;
     expect(events.slice(-2).map((e) => e.kind)).toEqual(['deviation', 'done']);
     expect(events.at(-1)!.by).toBe('Wilhelmina Fry');
+    // A version after it knows which one was worked by.
+    const editor = await server.signedIn('artist');
+    const next = (await save(editor, chart, 1)).body as ChartAnswer;
+    expect(next.events).toEqual([]);
+    expect(next.versions.map(({ version, worked }) => [version, worked])).toEqual([
+      [2, false],
+      [1, true],
+    ]);
   });
 
   test('exported and imported into another studio it is the same chart, with its client and no contact', async () => {

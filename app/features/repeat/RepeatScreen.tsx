@@ -2,7 +2,6 @@ import { useRouter } from 'expo-router';
 import { useEffect, useMemo, useState } from 'react';
 import {
   acceptedRefit,
-  asWorn,
   documentHash,
   isDay,
   msg,
@@ -25,6 +24,7 @@ import { OccasionCard } from '../occasion/OccasionCard';
 import { comingVisit, occasionToRepeat } from '../occasion/occasionView';
 import { dayInWords, howFar, todayText } from '../words/dates';
 import { Changes } from './Changes';
+import { useWorn } from './useWorn';
 import { Compared } from './Compared';
 import { isChoice, reasonFor } from './repeatView';
 
@@ -42,23 +42,25 @@ export function RepeatScreen({ id }: { readonly id: string }) {
 function WithClient({ answer, onBack }: { readonly answer: ChartAnswer; readonly onBack: () => void }) {
   const client = useClient(answer.chart.client.id);
   const kit = useKit();
-  if (client.data && kit.data)
-    return <Repeat answer={answer} client={client.data} kit={kit.data} onBack={onBack} />;
+  const worn = useWorn(answer);
+  if (client.data && kit.data && worn)
+    return <Repeat answer={answer} worn={worn} client={client.data} kit={kit.data} onBack={onBack} />;
   return (
     <Screen title={msg`Repeat`} onBack={onBack}>
-      <Ready remote={client}>{() => <Ready remote={kit}>{() => null}</Ready>}</Ready>
+      <Ready remote={client}>{() => <Ready remote={kit}>{() => <Loading />}</Ready>}</Ready>
     </Screen>
   );
 }
 
 type RepeatProps = {
   readonly answer: ChartAnswer;
+  readonly worn: Chart;
   readonly client: ClientAnswer;
   readonly kit: KitAnswer;
   readonly onBack: () => void;
 };
 
-function Repeat({ answer, client, kit, onBack }: RepeatProps) {
+function Repeat({ answer, worn, client, kit, onBack }: RepeatProps) {
   const router = useRouter();
   const refresh = useRefresh();
   const session = useSession();
@@ -71,7 +73,6 @@ function Repeat({ answer, client, kit, onBack }: RepeatProps) {
   const [touched, setRefused] = useState<ReadonlySet<string> | null>(null);
   const { busy, failure, save: keep } = useSaving();
   const [key] = useState(newId);
-  const worn = useMemo(() => asWorn(answer.chart, answer.events), [answer]);
   const { refit, error } = useRefit(worn, client, kit, occasion, session.data?.name ?? '');
   // An order waits for a yes; the rest is taken until it is refused.
   const refused = useMemo(() => touched ?? notAsked(refit?.changes ?? []), [touched, refit]);

@@ -108,7 +108,10 @@ export type ChartAnswer = {
   readonly chart: Chart;
   /** What happened at the chair with this version. */
   readonly events: readonly RecordedEvent[];
-  readonly versions: readonly (VersionLine & { readonly hash: string })[];
+  readonly versions: readonly (VersionLine & {
+    readonly hash: string;
+    /** Whether anything was recorded at the chair with it. */ readonly worked: boolean;
+  })[];
 };
 
 /** What was recorded at the chair, as it is kept. */

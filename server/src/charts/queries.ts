@@ -60,7 +60,23 @@ export async function chartAnswer(tx: Tx, chartId: string, version?: number): Pr
   const { versions, documents, events } = await together(tx, {
     versions: tx
       .selectFrom('chart_versions')
-      .select(['version', 'author', 'at', 'reason', 'hash'])
+      .select((eb) => [
+        'version',
+        'author',
+        'at',
+        'reason',
+        'hash',
+        eb
+          .exists(
+            eb
+              .selectFrom('chair_events as e')
+              .select('e.id')
+              .whereRef('e.chart_id', '=', 'chart_versions.chart_id')
+              .whereRef('e.version', '=', 'chart_versions.version'),
+          )
+          .$castTo<boolean>()
+          .as('worked'),
+      ])
       .where('chart_id', '=', chartId)
       .orderBy('version', 'desc'),
     documents: tx

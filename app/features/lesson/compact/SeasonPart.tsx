@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import {
-  asWorn,
   compactChanges,
   msg,
   plural,
@@ -17,6 +16,7 @@ import { useSaving } from '../../../data/useSaving';
 import { Body, Button, Column, Label, Line, Loading, Ready, Subheading } from '../../../ui';
 import { askFitting } from '../../../workers';
 import { snapshotOfClient } from '../../clients/snapshot';
+import { useWorn } from '../../repeat/useWorn';
 import { howFar, todayText } from '../../words/dates';
 
 type SeasonProps = {
@@ -43,11 +43,17 @@ export function SeasonPart(props: SeasonProps) {
       <Subheading fontSize="$4">{msg`Another season`}</Subheading>
       <Ready remote={client}>
         {(person) => (
-          <Ready remote={worn}>{(data) => <Season {...props} client={person} worn={data} />}</Ready>
+          <Ready remote={worn}>{(data) => <WithWorn {...props} client={person} answered={data} />}</Ready>
         )}
       </Ready>
     </Column>
   );
+}
+
+type WithPerson = SeasonProps & { readonly client: ClientAnswer };
+function WithWorn({ answered, ...props }: WithPerson & { readonly answered: ChartAnswer }) {
+  const worn = useWorn(answered);
+  return worn ? <Season {...props} worn={worn} /> : <Loading />;
 }
 
 function Season({
@@ -60,7 +66,7 @@ function Season({
   onTold,
   client,
   worn,
-}: SeasonProps & { readonly client: ClientAnswer; readonly worn: ChartAnswer }) {
+}: WithPerson & { readonly worn: Chart }) {
   const refresh = useRefresh();
   const session = useSession();
   const links = useLessonLinks(newest.id);
@@ -73,7 +79,7 @@ function Season({
       const today = todayText();
       setRefit(
         await askFitting('refit', {
-          worn: asWorn(worn.chart, worn.events),
+          worn,
           client: snapshotOfClient(client),
           kit,
           // A day that is still to come stays the chart's.

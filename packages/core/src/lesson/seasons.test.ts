@@ -1,3 +1,4 @@
+import { asWorn } from '../chair';
 import { shiftDepth } from '../colour';
 import { fitLook, type Chart } from '../look';
 import { BASES, client, id, KIT, kitOf, LOOK, OCCASION, product, SKIN, STAMP } from '../look/look.testing';
@@ -86,6 +87,34 @@ test('the next version takes only what the compact needs: other steps and orders
   expect(next.steps.map((step) => step.id)).toEqual(chart.steps.map((step) => step.id));
   expect(next.steps[0]!.use).not.toEqual(base.use);
   for (const [i, step] of next.steps.entries()) if (i > 0) expect(step.use).toEqual(chart.steps[i]!.use);
+});
+
+test('what was wished of a pan at the chair is told, and taken over with the season', () => {
+  const chart = fit();
+  const compact = compactOf(chart);
+  const base = chart.steps.find(({ use, role }) => role === 'base' && use.length > 0)!;
+  const told = asWorn(chart, [
+    {
+      kind: 'deviation',
+      stepId: base.id,
+      at: STAMP.at,
+      by: 'Ada',
+      deviation: { kind: 'next time', nextTime: 'other product', note: '' },
+    },
+  ]);
+  const refit = refitChart(
+    told,
+    client(SKIN),
+    CREAM_KIT,
+    { ...OCCASION, date: TODAY },
+    { ...STAMP, version: 2 },
+  );
+  const line = seasonOf({ ...compact, stepIds: chart.steps.map(({ id: own }) => own) }, refit).find(
+    ({ stepId }) => stepId === base.id,
+  )!;
+  expect(line).toMatchObject({ kind: 'swap', words: expect.stringContaining('Chosen for next time') });
+  const next = seasonChart({ ...compact, stepIds: [base.id] }, refit);
+  expect(next.steps.find(({ id: own }) => own === base.id)!.use).not.toEqual(base.use);
 });
 
 test.each([-4, -2, 2, 4])(

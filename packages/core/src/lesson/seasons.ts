@@ -1,7 +1,7 @@
 import { productName } from '../kit';
 import type { Chart, Step } from '../look';
 import { msg } from '../messages';
-import { acceptedRefit, type Refit, type RefitChange } from '../repeat';
+import { acceptedRefit, productChange, type Refit, type RefitChange } from '../repeat';
 import { barredBecause } from '../shade';
 import { fullOf, notInPan, placeName, type Compact, type CompactPlace } from './compact';
 import type { Lesson } from './lesson';
@@ -24,12 +24,16 @@ export type SeasonLine = {
 const HOLDS = 2;
 
 /**
- * The changes of a repeat that are about what is in a compact: its colours, and what may no longer be used.
+ * The changes of a repeat that are about what is in a compact: its colours, what was wished of them, and what
+ * may no longer be used.
  */
 const OF_COLOURS: readonly RefitChange['kind'][] = ['keep', 'remix', 'substitute', 'without'];
 const ofCompact = ({ stepIds }: Compact, { changes }: Refit) =>
   changes.filter(
-    ({ stepId, kind }) => stepId !== null && stepIds.includes(stepId) && OF_COLOURS.includes(kind),
+    ({ id, stepId, kind }) =>
+      stepId !== null &&
+      stepIds.includes(stepId) &&
+      (OF_COLOURS.includes(kind) || (kind === 'learned' && id === productChange(stepId))),
   );
 
 /** Step by step what of a compact still holds on a newer reading, and what is to be mixed or swapped. */

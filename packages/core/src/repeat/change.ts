@@ -58,6 +58,9 @@ export const REFIT_KINDS = [
   're-order',
 ] as const;
 
+/** The id of the change that is about a step's product. */
+export const productChange = (stepId: string): string => `${stepId} product`;
+
 /** One thing a repeat keeps or proposes, with its reason and what it will make different. */
 export type RefitChange = {
   /** Its own within one repeat: taken or refused by it. */

@@ -14,7 +14,7 @@ import {
 import { msg } from '../messages';
 import { skinTarget, wantedColour } from '../shade';
 import { barredOf, blockedOf } from './blocked';
-import { sideOf, type RefitChange } from './change';
+import { productChange, sideOf, type RefitChange } from './change';
 import { inKit, lacks, newlyLacking } from './lacking';
 import { isOther, wished, type Wish } from './wishes';
 
@@ -43,7 +43,7 @@ export function matched(plan: Step, worn: Chart, context: FitContext, then: FitC
     proposal: Proposal | null,
     difference = '',
   ): RefitChange => ({
-    id: `${step.id} product`,
+    id: productChange(step.id),
     stepId: step.id,
     title: step.title,
     kind,
@@ -160,7 +160,7 @@ function foundAnew(step: Step, worn: Chart, context: FitContext): RefitChange[] 
   const next = proposeProducts(step, context).find(
     (p) => !p.use.some((u) => former.has(u.product.id)) && goesThere(p),
   );
-  const told = { id: `${step.id} product`, stepId: step.id, title: step.title, before: sideOf(was) };
+  const told = { id: productChange(step.id), stepId: step.id, title: step.title, before: sideOf(was) };
   if (!next) {
     const blocked = blockedOf(was, context);
     return [
