@@ -151,6 +151,33 @@ test('of several ways to do a step one is worked: a face is ready once that is d
   });
 });
 
+test('a chart saved anew while it is worked keeps how far the face has come', async () => {
+  const chart: Chart = {
+    ...CHART,
+    id: newId(),
+    version: 1,
+    parent: null,
+    variants: [],
+    steps: CHART.steps.filter((step) => step.variant === undefined),
+  };
+  await artist.post('/api/charts').set(keyed()).send({ chart, visitId: null }).expect(201);
+  await withChart('2031-06-14', chart);
+  const at = (minute: number): string => instantAt(plan.zone, '2031-06-14', minute).toISOString();
+  const [first, second, third] = chart.steps;
+  await tick(chart.id, 1, first!.id, at(540));
+  await tick(chart.id, 1, second!.id, at(547));
+  const next = { ...chart, steps: chart.steps.filter((step) => step !== second) };
+  await artist
+    .post(`/api/charts/${chart.id}/versions`)
+    .set(keyed())
+    .send({ parent: 1, reason: 'Without it', chart: next })
+    .expect(201);
+  const now = async () => (await log()).chairs[chart.id]!;
+  expect(await now()).toMatchObject({ doneCount: 1, stepCount: next.steps.length, firstAt: at(540) });
+  await tick(chart.id, 2, third!.id, at(555));
+  expect(await now()).toMatchObject({ doneCount: 2, firstAt: at(540), lastAt: at(555) });
+});
+
 test('what is packed is what the charts take, and the bag is by its guest', async () => {
   const { chartId } = await withChart('2031-06-14');
   const { body } = await artist.get(`/api/parties/${party.id}/packing?today=2031-05-14`).expect(200);
