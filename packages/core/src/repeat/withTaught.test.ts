@@ -1,4 +1,5 @@
 import { asWorn, type ChairEvent } from '../chair';
+import { FAULTS } from '../faults';
 import { fitLook, type Chart, type Deviation, type Step } from '../look';
 import { client, KIT, LOOK, OCCASION, STAMP } from '../look/look.testing';
 import { refitChart, withTaught } from '.';
@@ -58,6 +59,22 @@ test('what is called, timed or noted otherwise is the same step; a note in it is
   const noted = edited({ note: `Thin. ${NOTE.note}` });
   expect(toldOf(withTaught(noted, worn(WISH, NOTE)))).toEqual([WISH]);
 });
+
+test.each(FAULTS.flatMap(({ id: seen, causes }) => causes.map(({ id: cause }) => [seen, cause] as const)))(
+  'what was seen (%s, by %s) and mended by a repeat is not mended again by the next',
+  (seen, cause) => {
+    const fault: Deviation = { kind: 'fault', fault: { seen, cause }, note: '' };
+    const again = (chart: Chart, version: number) =>
+      refitChart(chart, client(), KIT, { ...OCCASION, date: '2031-11-20' }, { ...STAMP, version });
+    const told = worn(fault);
+    const next = again(told, 2).chart;
+    // Taken over it is decided; refused, the chart is as it was and it is asked again.
+    const mended = next.steps.find(({ id }) => id === base.id);
+    const changed = JSON.stringify(mended) !== JSON.stringify(base);
+    expect(toldOf(withTaught(next, told))).toEqual(changed ? [] : [fault]);
+    expect(toldOf(withTaught(edited({}), told))).toEqual([fault]);
+  },
+);
 
 test('what is told of this version stands before what was told of an earlier one; what is gone tells nothing', () => {
   const own = asWorn(edited({}), [said(NOTE)]);

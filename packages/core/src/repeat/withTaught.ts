@@ -5,6 +5,12 @@ import type { Chart, Step } from '../look';
 const recipe = ({ use, doseMgPerCm2, passes, tool, technique, placements, shade, wants }: Step): string =>
   canonicalJson({ use, doseMgPerCm2, passes, tool, technique, placements, shade, wants });
 
+/** Whether a step may have been mended since: some cures are a longer wait, or a word. */
+const isMended = (was: Step, step: Step): boolean =>
+  was.waitMinutes !== step.waitMinutes ||
+  was.handsOnMinutes !== step.handsOnMinutes ||
+  was.note !== step.note;
+
 /**
  * A chart nobody has worked by yet, with what was told at the chair of an earlier version: a step that is as
  * it was then keeps it; one that was changed since was decided, and a note that stands in it already is not
@@ -18,7 +24,8 @@ export function withTaught(newest: Chart, earlier: Chart): Chart {
       const was = then.get(step.id);
       if (step.done || !was?.done || recipe(was) !== recipe(step)) return step;
       const deviations = was.done.deviations.filter(
-        ({ kind, note }) => kind !== 'note' || !step.note.includes(note),
+        ({ kind, note }) =>
+          (kind !== 'note' || !step.note.includes(note)) && (kind !== 'fault' || !isMended(was, step)),
       );
       return { ...step, done: { ...was.done, deviations } };
     }),
