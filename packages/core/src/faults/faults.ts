@@ -1,7 +1,9 @@
 import { depthOf, lightnessAtDepth } from '../colour';
 import type { Placement } from '../face';
 import type { Shade, Step } from '../look/document';
+import { propertiesOf, type ProductSnapshot } from '../kit';
 import { messagesIn, msg } from '../messages';
+import { flashGradeOf } from '../shade';
 
 /** A likely cause of something seen, what to do at once and what to change for the next time. */
 export type Cause = {
@@ -15,6 +17,13 @@ export type Cause = {
   readonly next: string;
   /** The step as it should be next time. */
   readonly remedy: (step: Step) => Step;
+  /** What another product has to be, where the remedy takes out the one there was. */
+  readonly another?: Another;
+};
+export type Another = {
+  /** Which way its colour goes; 'nearer' is to what the step asks for. */
+  readonly colour?: 'deeper' | 'warmer' | 'cooler' | 'nearer';
+  readonly suits?: (next: ProductSnapshot, was: readonly ProductSnapshot[]) => boolean;
 };
 
 /** Something that is seen on the skin. */
@@ -62,6 +71,9 @@ function deeper(shade: Shade, bySteps: number): Shade {
   const [lightness, a, b] = shade.lab;
   return { lab: [lightnessAtDepth(depthOf([lightness, a, b]) + bySteps), a, b] };
 }
+/** What is to look like skin by half a step: a whole one is a mask. */
+const oneDeeper = (step: Step): Step =>
+  shadeBy(step.role === 'base' || step.role === 'powder' ? 0.5 : 1)(step);
 const onGuide = (step: Step): Step => ({
   ...step,
   placements: step.placements.map((p) => ('guide' in p ? { guide: p.guide, side: p.side } : p)),
@@ -147,7 +159,8 @@ export const FAULTS: readonly Fault[] = messagesIn(
           roles: ['conceal'],
           now: 'Tap it out; a warm veil over it.',
           next: 'a step deeper',
-          remedy: shadeBy(1),
+          remedy: oneDeeper,
+          another: { colour: 'deeper' },
         },
       ],
     },
@@ -214,6 +227,7 @@ export const FAULTS: readonly Fault[] = messagesIn(
           now: 'Take off what sits on top, tap in the nearer shade.',
           next: 'a shade nearer to the skin',
           remedy: otherProduct,
+          another: { colour: 'nearer' },
         },
         {
           id: 'beneath',
@@ -270,7 +284,8 @@ export const FAULTS: readonly Fault[] = messagesIn(
           roles: ['conceal', 'powder', 'base'],
           now: 'A warm veil, or a deeper powder over it.',
           next: 'a step deeper',
-          remedy: shadeBy(1),
+          remedy: oneDeeper,
+          another: { colour: 'deeper' },
         },
         {
           id: 'too-cool',
@@ -280,6 +295,7 @@ export const FAULTS: readonly Fault[] = messagesIn(
           now: 'A warm veil over it.',
           next: 'a warmer shade',
           remedy: otherProduct,
+          another: { colour: 'warmer' },
         },
       ],
     },
@@ -295,6 +311,7 @@ export const FAULTS: readonly Fault[] = messagesIn(
           now: 'Tone it with a neutral.',
           next: 'a more neutral shade',
           remedy: otherProduct,
+          another: { colour: 'cooler' },
         },
         {
           id: 'oxidised',
@@ -367,6 +384,7 @@ export const FAULTS: readonly Fault[] = messagesIn(
           now: 'Cover it with a tinted powder.',
           next: 'another powder',
           remedy: otherProduct,
+          another: { suits: (next, was) => was.every((one) => flashGradeOf(next) < flashGradeOf(one)) },
         },
       ],
     },
@@ -391,6 +409,7 @@ export const FAULTS: readonly Fault[] = messagesIn(
           now: 'Blot, then press powder.',
           next: 'a matte spray',
           remedy: otherProduct,
+          another: { suits: ({ finish }) => finish === 'matte' },
         },
       ],
     },
@@ -415,6 +434,9 @@ export const FAULTS: readonly Fault[] = messagesIn(
           now: 'Clean with a dry bud, powder under the lashes.',
           next: 'a waterproof or tubing mascara',
           remedy: otherProduct,
+          another: {
+            suits: (next) => propertiesOf(next).waterproof || propertiesOf(next).transferProof,
+          },
         },
       ],
     },

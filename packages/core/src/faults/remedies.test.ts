@@ -70,10 +70,22 @@ test.each(NOTED)('%s is noted behind what was noted, once', (name, words) => {
   expect(changed(name, mended(name))).toEqual({});
 });
 
+test.each(['creases too-light', 'grey too-light'])('%s: what is to look like skin by half a step', (name) => {
+  for (const [role, by] of [
+    ['base', 0.5],
+    ['powder', 0.5],
+    ['conceal', 1],
+    ['contour', 1],
+  ] as const) {
+    const shade = { relative: { to: 'skin' as const, depthSteps: 0 } };
+    expect(mended(name, step({ role, shade })).shade).toEqual({ relative: { to: 'skin', depthSteps: by } });
+  }
+});
+
 test.each(['creases too-light', 'grey too-light'])(
   '%s: a step deeper, whatever way the shade is said',
   (name) => {
-    const to = (shade: Step['shade']): Step['shade'] => mended(name, step({ shade })).shade;
+    const to = (shade: Step['shade']): Step['shade'] => mended(name, step({ role: 'conceal', shade })).shade;
     const relative = (depthSteps: number) => ({ relative: { to: 'skin' as const, depthSteps } });
     expect(to(relative(-2))).toEqual(relative(-1));
     expect(to({ relative: { to: 'skin', depthSteps: 1, undertone: 'cool' } })).toEqual({

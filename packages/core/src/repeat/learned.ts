@@ -1,7 +1,7 @@
 import { chromaOf, hueOf, shiftDepth, type Lab } from '../colour';
 import type { Deviation, NextTime, Step } from '../look';
 
-type ColourWish = Extract<NextTime, 'calmer' | 'bolder' | 'deeper' | 'lighter' | 'warmer' | 'cooler'>;
+export type ColourWish = Extract<NextTime, 'calmer' | 'bolder' | 'deeper' | 'lighter' | 'warmer' | 'cooler'>;
 
 const chromaBy =
   (factor: number) =>
@@ -121,16 +121,20 @@ export function chosenNextTime(deviations: readonly Deviation[]): Chosen[] {
   return chosen;
 }
 
+/** Where a wish takes a colour of a kind of layer; null for a kind that has none of its own. */
+export const towards = (role: Step['role'], wish: ColourWish, lab: Lab): Lab | null =>
+  TOWARDS[role]?.[wish](lab) ?? null;
+
 /** The colour a chosen wish asks for, from what it is now; null when it is about none, or there is none. */
 export function wishedColour(
   { role }: Pick<Step, 'role'>,
   lab: Lab | null,
   chosen: readonly Chosen[],
 ): { readonly lab: Lab; readonly chosen: Chosen } | null {
-  const towards = TOWARDS[role];
-  if (!lab || !towards) return null;
   const asked = chosen.find(({ wish }) => isColourWish(wish));
-  return asked && isColourWish(asked.wish) ? { lab: towards[asked.wish](lab), chosen: asked } : null;
+  if (!lab || !asked || !isColourWish(asked.wish)) return null;
+  const to = towards(role, asked.wish, lab);
+  return to ? { lab: to, chosen: asked } : null;
 }
 
 const turn = (from: number, to: number): number => ((to - from + 540) % 360) - 180;

@@ -11,12 +11,14 @@ import {
   type Proposal,
   type Step,
 } from '../look';
+import { causeNamed } from '../faults';
 import { msg } from '../messages';
 import { skinTarget, wantedColour } from '../shade';
 import { barredOf, blockedOf } from './blocked';
 import { productChange, sideOf, type RefitChange } from './change';
 import { inKit, lacks, newlyLacking } from './lacking';
-import { isOther, wished, type Wish } from './wishes';
+import { goesTowards, towards } from './learned';
+import { asOnSkinOf, isOther, wished, type Wish } from './wishes';
 
 /**
  * A step is matched again only when that brings it closer by more than this: smaller is within reading noise.
@@ -105,7 +107,16 @@ export function matched(plan: Step, worn: Chart, context: FitContext, then: FitC
       best,
       msg`${gain.toFixed(1)} closer`,
     ),
-  ];
+  ].map((change) => (hasMoved(step, worn, context) ? change : { ...change, onlyIfAsked: true as const }));
+}
+
+/**
+ * Whether what a step asks for is another colour than when its product was chosen. Where it is not, what was
+ * worn was chosen, perhaps on purpose: something nearer waits for a yes.
+ */
+function hasMoved(step: Step, worn: Chart, { client, contrast }: FitContext): boolean {
+  const [was, is] = [worn.client, client].map((who) => wantedColour(step, who, contrast));
+  return !was || !is || deltaE2000(was, is) >= SAME_COLOUR;
 }
 
 /** What becomes of a step, with what was chosen for it and cannot be had. */
@@ -142,23 +153,35 @@ function whyCloser(step: Step, worn: Chart, { client, contrast }: FitContext): s
     : msg`The skin here is of another colour than when this was chosen, ${deltaE2000(was, is).toFixed(1)} from it`;
 }
 
+/** So much nearer is seen, CIEDE2000. */
+const NEARER = 0.3;
+
 /**
  * What was seen last time took the product out of a step: the kit's best for what the step now asks that is
- * not what it was, and lies on the side of it that was asked for. Where there is none the old one is put
- * back, with that said, unless something speaks against it by now: then the step stays without.
+ * not what it was, is what its cure asks for and goes the way its cure goes. Where there is none the old one
+ * is put back, with that said, unless something speaks against it by now: then the step stays without.
  */
 function foundAnew(step: Step, worn: Chart, context: FitContext): RefitChange[] {
   const was = worn.steps.find((s) => s.id === step.id);
   if (!was || was.use.length === 0) return [];
   const former = new Set(was.use.map((u) => u.product.id));
-  const lab = colourOfUse(was.use);
-  const asked = lab && wantedColour(step, context.client, context.contrast);
-  const before = lab && wantedColour(was, context.client, context.contrast);
-  const moves = asked && before ? Math.sign(depthOf(asked) - depthOf(before)) : 0;
-  const goesThere = (p: Proposal): boolean =>
-    moves === 0 || !lab || !p.lab || Math.sign(depthOf(p.lab) - depthOf(lab)) === moves;
-  const next = proposeProducts(step, context).find(
-    (p) => !p.use.some((u) => former.has(u.product.id)) && goesThere(p),
+  const lab = asOnSkinOf(was, worn, context);
+  const another = (was.done?.deviations ?? []).flatMap(
+    ({ fault }) => (fault && causeNamed(fault.seen, fault.cause)?.cause.another) ?? [],
+  );
+  const colour = another.find((one) => one.colour !== undefined)?.colour;
+  const to = lab && colour && colour !== 'nearer' ? towards(step.role, colour, lab) : null;
+  const asked = wantedColour(step, context.client, context.contrast);
+  const goesThere = ({ lab: next }: Proposal): boolean => {
+    if (!lab || !next) return true;
+    if (to) return goesTowards(lab, to, next);
+    return colour !== 'nearer' || !asked || deltaE2000(next, asked) < deltaE2000(lab, asked) - NEARER;
+  };
+  const snapshots = was.use.map(({ product }) => product);
+  const suits = ({ use }: Proposal): boolean =>
+    another.every((one) => !one.suits || use.every(({ product }) => one.suits!(product, snapshots)));
+  const next = proposeProducts(to ? { ...step, outright: to } : step, context).find(
+    (p) => !p.use.some((u) => former.has(u.product.id)) && suits(p) && goesThere(p),
   );
   const told = { id: productChange(step.id), stepId: step.id, title: step.title, before: sideOf(was) };
   if (!next) {

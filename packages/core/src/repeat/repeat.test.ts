@@ -1,4 +1,4 @@
-import { chromaOf, depthOf, shiftDepth } from '../colour';
+import { chromaOf, depthOf, hueOf, labOfHue, shiftDepth } from '../colour';
 import { checkLimits, inferLandmarks } from '../face';
 import { FAULTS } from '../faults';
 import { snapshotOf } from '../kit';
@@ -460,7 +460,19 @@ describe('what was seen last time took the product out', () => {
   const ids = (step: Chart['steps'][number]): string[] => step.use.map((u) => u.product.id);
 
   test('another is proposed for it, as a change of its own that can be refused', () => {
-    const { was, now, refit } = after('Contour', 'orange', 'too-warm');
+    const cooler = KIT.products
+      .filter(({ kind }) => kind === 'contour')
+      .map((one, i) => {
+        const lab = labOfHue(one.lab![0], chromaOf([...one.lab!]), hueOf([...one.lab!]) - 6);
+        return product(70 + i, 'contour', lab, { finish: one.finish });
+      });
+    const { was, now, refit } = after(
+      'Contour',
+      'orange',
+      'too-warm',
+      client(),
+      kitOf(...KIT.products, ...cooler),
+    );
     expect(now.use.length).toBeGreaterThan(0);
     expect(ids(now).filter((one) => ids(was).includes(one))).toEqual([]);
     const change = refit.changes.find((c) => c.id === `${was.id} product`)!;

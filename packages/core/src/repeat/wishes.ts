@@ -61,7 +61,7 @@ export function wished(step: Step, worn: Chart, context: FitContext): Wish | nul
  * The colour a step used, as it would be had it been chosen for the skin of now: off by as much as it was off
  * then. Null for what has none.
  */
-function asOnSkinOf(step: Step, worn: Chart, { client, contrast }: FitContext): Lab | null {
+export function asOnSkinOf(step: Step, worn: Chart, { client, contrast }: FitContext): Lab | null {
   const lab = colourOfUse(step.use);
   const [then, now] = [worn.client, client].map((who) => wantedColour(step, who, contrast));
   if (!lab || !then || !now) return lab;
