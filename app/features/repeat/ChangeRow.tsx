@@ -17,7 +17,7 @@ export function ChangeRow({ change, taken, onToggle }: ChangeRowProps) {
     <Column gap="$1">
       <Line justifyContent="space-between" flexWrap="nowrap" alignItems="flex-start">
         <Column gap={0} flex={1}>
-          <Body fontWeight="700">{`${change.title}: ${KIND_WORDS[change.kind]}`}</Body>
+          <Body fontWeight="700">{`${change.title}: ${change.onlyIfAsked && !taken ? msg`offered` : KIND_WORDS[change.kind]}`}</Body>
           <Body>{change.why}</Body>
           {change.difference ? <Label>{msg`Makes: ${change.difference}`}</Label> : null}
         </Column>
@@ -49,7 +49,9 @@ export function ChangeRow({ change, taken, onToggle }: ChangeRowProps) {
           </Line>
           <Line gap="$2">
             <Swatch lab={change.after.lab} size={36} />
-            <Label maxWidth={220}>{msg`now ${change.after.words}`}</Label>
+            <Label maxWidth={220}>
+              {taken ? msg`now ${change.after.words}` : msg`would be ${change.after.words}`}
+            </Label>
           </Line>
         </View>
       ) : null}
