@@ -92,7 +92,7 @@ test('a file without amounts brings full ones in, ready to be used', async () =>
     .first()
     .waitFor();
   await button('Take in 1 row').click();
-  await page.getByText('✓ 1 products and 1 units came in.').waitFor();
+  await page.getByText('✓ one product and one unit came in.').waitFor();
   await button('To the kit').click();
   await page.getByLabel('Find').fill('unweighed');
   await page.getByRole('link', { name: /Unweighed/ }).click();
