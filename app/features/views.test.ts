@@ -1,5 +1,6 @@
 import {
   acceptedRefit,
+  notAsked,
   fitLook,
   inferLandmarks,
   INITIAL_PARAMS,
@@ -372,14 +373,21 @@ describe('repeat', () => {
     stamp: { ...stamp, version: 2 },
   });
 
-  test('a refused change keeps the old product, the others are taken', () => {
+  test('a refused change keeps the old product; what is only offered is taken by whoever says so', () => {
     const change = refit.changes.find((c) => c.kind === 'remix' || c.kind === 'substitute')!;
     expect(summaryOf(refit.changes)).toMatch(/^\d changes?, \d kept$/);
     expect(isChoice(change)).toBe(true);
-    expect(acceptedRefit(refit.base, refit.changes).steps).toEqual(refit.chart.steps);
-    const refused = acceptedRefit(refit.base, refit.changes, new Set([change.id]));
-    expect(refused.steps.find((s) => s.id === change.stepId)!.use).toEqual(
-      chart.steps.find((s) => s.id === change.stepId)!.use,
+    // The look asks this base for one colour on any skin: nothing moved that it was chosen by.
+    expect([...notAsked(refit.changes)]).toContain(change.id);
+    expect(acceptedRefit(refit.base, refit.changes, notAsked(refit.changes)).steps).toEqual(
+      refit.chart.steps,
+    );
+    const useOf = (refused: ReadonlySet<string>) =>
+      acceptedRefit(refit.base, refit.changes, refused).steps.find((s) => s.id === change.stepId)!.use;
+    const worn = chart.steps.find((s) => s.id === change.stepId)!.use;
+    expect(useOf(new Set([change.id]))).toEqual(worn);
+    expect(useOf(new Set()).map(({ product: of }) => of.id)).not.toEqual(
+      worn.map(({ product: of }) => of.id),
     );
   });
 
