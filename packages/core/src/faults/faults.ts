@@ -384,7 +384,7 @@ export const FAULTS: readonly Fault[] = messagesIn(
           now: 'Cover it with a tinted powder.',
           next: 'another powder',
           remedy: otherProduct,
-          another: { suits: (next, was) => was.every((one) => flashGradeOf(next) < flashGradeOf(one)) },
+          another: { suits: (next, was) => was.some((one) => flashGradeOf(next) < flashGradeOf(one)) },
         },
       ],
     },

@@ -1,4 +1,5 @@
 import { deltaE2000, depthOf } from '../colour';
+import { causeNamed } from '../faults';
 import {
   basesFace,
   bringsBaseTo,
@@ -11,7 +12,6 @@ import {
   type Proposal,
   type Step,
 } from '../look';
-import { causeNamed } from '../faults';
 import { msg } from '../messages';
 import { skinTarget, wantedColour } from '../shade';
 import { barredOf, blockedOf } from './blocked';
@@ -100,14 +100,9 @@ export function matched(plan: Step, worn: Chart, context: FitContext, then: FitC
         : msg`Still ${off.toFixed(1)} off; nothing in the kit is closer by more than ${WORTH_CHANGING}.`;
     return [told('keep', withUnmet(why, wish), null)];
   }
-  return [
-    told(
-      kindOf(best, step),
-      withUnmet(`${whyCloser(step, worn, context)}: ${closer(best)}.`, wish),
-      best,
-      msg`${gain.toFixed(1)} closer`,
-    ),
-  ].map((change) => (hasMoved(step, worn, context) ? change : { ...change, onlyIfAsked: true as const }));
+  const why = withUnmet(`${whyCloser(step, worn, context)}: ${closer(best)}.`, wish);
+  const nearer = told(kindOf(best, step), why, best, msg`${gain.toFixed(1)} closer`);
+  return [hasMoved(step, worn, context) ? nearer : { ...nearer, onlyIfAsked: true }];
 }
 
 /**

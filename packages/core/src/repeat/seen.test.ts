@@ -164,6 +164,32 @@ describe('what another has to be', () => {
   });
 });
 
+test('of a mix it is enough that another scatters less than what scattered', () => {
+  const look = lookOf({
+    role: 'powder',
+    title: 'It',
+    wants: { kinds: ['powder'] },
+    shade: null,
+    placements: [],
+  });
+  const [strong, veil, better] = [3, 0, 1].map((flashGrade, i) =>
+    product(1 + i, 'powder', null, { texture: 'loose', flashGrade: flashGrade as 0 | 1 | 3 }),
+  );
+  const chart = fitLook(look, client(), kitOf(strong!), OCCASION, STAMP).chart;
+  const [step] = chart.steps;
+  const second = {
+    ...step!.use[0]!,
+    product: { ...step!.use[0]!.product, id: veil!.id, flashGrade: 0 as const },
+  };
+  const mixed: Chart = { ...chart, steps: [{ ...step!, use: [...step!.use, second] }] };
+  const next = again(
+    seenAt(mixed, step!, 'flash', 'scatter'),
+    client(),
+    kitOf(strong!, veil!, better!),
+  ).chart;
+  expect(next.steps[0]!.use.map(({ product: of }) => of.id)).toEqual([better!.id]);
+});
+
 test('on skin as it was something nearer waits for a yes; on skin that moved it is taken', () => {
   const chart = fitLook(SKINLIKE, client(), kitOf(...DENSE), OCCASION, STAMP).chart;
   const base = chart.steps.find(({ role }) => role === 'base')!;
