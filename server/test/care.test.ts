@@ -1,5 +1,6 @@
 import ICAL from 'ical.js';
 import {
+  addDays,
   MOST_SENSITIVITIES,
   readChart,
   readZip,
@@ -261,6 +262,19 @@ describe('an incident', () => {
       reason: 'Without it',
       chart: next,
     }).expect(201);
+    expect(await made(TODAY)).toEqual(expect.arrayContaining([gone, other.id]));
+    // The newer version was worked the day before, and later on that day too: each day has its own.
+    const yesterday = addDays(TODAY, -1);
+    for (const day of [yesterday, TODAY])
+      await post(artist, `/api/charts/${chart.id}/events`, {
+        id: newId(),
+        version: chart.version + 1,
+        stepId: step!.id,
+        kind: 'done',
+        at: `${day}T07:30:00Z`,
+      }).expect(201);
+    expect(await made(yesterday)).not.toContain(gone);
+    expect(await made(yesterday)).not.toContain(other.id);
     expect(await made(TODAY)).toEqual(expect.arrayContaining([gone, other.id]));
     const longAgo = await made('2031-01-02');
     expect(longAgo).not.toContain(gone);

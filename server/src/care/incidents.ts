@@ -1,7 +1,8 @@
-import { addDays, productName, productsMet, type Incident } from '@toile/core';
+import { addDays, dayIn, productName, productsMet, type Incident } from '@toile/core';
 import type { Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
 import { write, type Services } from '../http/register';
+import { daysTold } from '../studio/day';
 
 /** The most incidents of one answer: more than anyone has. */
 const MOST = 200;
@@ -64,8 +65,8 @@ export function registerIncidents(services: Services): void {
 }
 
 /**
- * A client's chart in the version that was worn on that day, else in its newest, and every product they may
- * have met by it; nothing where no chart was named.
+ * A client's chart in the version worn last on that day, else in its newest, and every product they may have
+ * met by what was worn; nothing where no chart was named.
  */
 async function whatWasUsed(
   tx: Tx,
@@ -74,30 +75,34 @@ async function whatWasUsed(
   on: string,
 ): Promise<Pick<Incident, 'chart' | 'used'>> {
   if (chartId === null) return { chart: null, used: [] };
-  const told = await tx
+  const near = await tx
     .selectFrom('chair_events')
-    .select(['version', 'event'])
+    .select(['version', 'event', 'at'])
     .where('chart_id', '=', chartId)
-    // Whatever day it is where the studio is.
     .where('at', '>=', new Date(`${addDays(on, -1)}T00:00:00Z`))
     .where('at', '<', new Date(`${addDays(on, 2)}T00:00:00Z`))
     .orderBy('seq')
     .execute();
-  const worn = told.at(-1)?.version;
-  const row = await tx
+  // A trial and the day itself may follow one another: what was told that day speaks, where anything was.
+  const { zone } = await daysTold(tx);
+  const thatDay = near.filter(({ at }) => dayIn(zone, at) === on);
+  const told = thatDay.length > 0 ? thatDay : near;
+  const worn = [...new Set(told.map(({ version }) => version))];
+  const rows = await tx
     .selectFrom('chart_versions as v')
     .innerJoin('charts as c', 'c.id', 'v.chart_id')
     .select('v.document')
     .where('c.client_id', '=', clientId)
     .where('v.chart_id', '=', chartId)
-    .$if(worn !== undefined, (query) => query.where('v.version', '=', worn!))
+    .$if(worn.length > 0, (query) => query.where('v.version', 'in', worn))
+    .$if(worn.length === 0, (query) => query.limit(1))
     .orderBy('v.version', 'desc')
-    .limit(1)
-    .executeTakeFirst();
-  const { document } = found(row);
+    .execute();
+  const { document } = found(rows[0]);
+  // A chart may have been saved anew while it was worked: both were met.
   const used = productsMet(
-    document,
-    told.flatMap(({ version, event }) => (version === document.version ? [event] : [])),
+    { steps: rows.flatMap((row) => row.document.steps) },
+    told.map(({ event }) => event),
   );
   return {
     chart: { id: document.id, version: document.version },
