@@ -286,3 +286,53 @@ test('a newer version with fewer steps is worked on from where one stands, and i
   await button('Step before').click();
   await page.getByText(`Step ${total - 3} of ${total - 2}`).waitFor();
 });
+
+test('a chart worked another day is open again; that day is gone on with, or it is put on once more', async () => {
+  await page.goto(baseUrl());
+  await openClient(page, 'Renske Halloran');
+  await button('Fit a look').click();
+  await page.getByLabel('Date').fill('2027-06-12');
+  await page.getByRole('button', { name: /^Harbour Morning/ }).click();
+  await button('Save version 1').click();
+  await page.waitForURL(/\/charts\//);
+  await page.getByText(/· version 1$/).waitFor();
+  address = page.url();
+  const steps = (await kept()).chart.steps.filter(({ variant }) => variant === undefined);
+  await page.evaluate(
+    async ([path, ids]) => {
+      const at = new Date(Date.now() - 26 * 3_600_000).toISOString();
+      for (const stepId of ids) {
+        const headers = { 'content-type': 'application/json', 'idempotency-key': crypto.randomUUID() };
+        const body = { id: crypto.randomUUID(), version: 1, stepId, kind: 'done', at };
+        const told = await fetch(`${path}/events`, { method: 'POST', headers, body: JSON.stringify(body) });
+        if (!told.ok) throw new Error(await told.text());
+      }
+    },
+    [`/api${new URL(address).pathname}`, steps.slice(0, -1).map(({ id }) => id)] as const,
+  );
+  const total = steps.length;
+  await page.goto(`${address}/chair`);
+  await page.getByText(`Step 1 of ${total}`).waitFor();
+  await page
+    .getByRole('status')
+    .getByText(new RegExp(`: ${total - 1} of ${total} steps\\.$`))
+    .waitFor();
+  await button('Go on with that one').click();
+  await page.getByText(`Step ${total} of ${total}`).waitFor();
+  await button('Done').click();
+  await button('All done, close the chart').waitFor();
+  // Told of that day, so this day's is still to come.
+  await page.getByText('✓ all saved').waitFor();
+  await page.reload();
+  await button('All done, close the chart').waitFor();
+  await button('Put it on again, from the first step').click();
+  await page.getByText(`Step 1 of ${total}`).waitFor();
+  await button('Done').click();
+  await page.getByText('✓ all saved').waitFor();
+  await page.reload();
+  await page.getByText(/^Step \d+ of/).waitFor();
+  await button('Done').waitFor();
+  const { events } = await kept();
+  expect(events).toHaveLength(total + 1);
+  expect(events.filter(({ stepId }) => stepId === steps[0]!.id)).toHaveLength(2);
+});

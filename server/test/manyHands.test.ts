@@ -74,7 +74,7 @@ test('whatever many hands record of one step at once, the ledger says what the e
         const step = steps[n]!;
         const answers = await Promise.all(deeds.map(([phone, more]) => tell(phone, step.id, more)));
         expect(answers.map((a) => a.status)).toEqual(deeds.map(() => 201));
-        const should = takenFromUnits(chart, step.id, await eventsOf(step.id));
+        const should = takenFromUnits(chart, step.id, [await eventsOf(step.id)]);
         const is = await written(step.id);
         for (const unit of new Set([...should.keys(), ...is.keys()]))
           expect(is.get(unit) ?? 0).toBeCloseTo(should.get(unit) ?? 0, 5);
@@ -109,34 +109,68 @@ test('an event told again under another key is one event, and takes nothing more
   expect((await eventsOf(step.id)).filter((e) => e.id === body.id)).toHaveLength(1);
 });
 
-test('the same step worked by the next version is taken from the kit again', async () => {
+test('a step told again with the next version is taken again at another sitting, not at the same', async () => {
   const step = steps[0]!;
-  const { body } = await phones[0]!.get(`/api/charts/${chart.id}`).expect(200);
+  const { body } = await phones[0]!
+    .post('/api/charts')
+    .set(keyed())
+    .send({ chart: { ...chart, id: newId() }, visitId: null })
+    .expect(201);
   const newest = (body as ChartAnswer).chart;
   const saved = await phones[0]!
-    .post(`/api/charts/${chart.id}/versions`)
+    .post(`/api/charts/${newest.id}/versions`)
     .set(keyed())
     .send({ parent: newest.version, reason: 'Again', chart: newest })
     .expect(201);
   const { version } = (saved.body as ChartAnswer).chart;
-  await tell(0, step.id, { kind: 'done', version }).expect(201);
-  const rows = await inStudio(server.db, demo.studio.id, (tx) =>
-    tx
-      .selectFrom('unit_ledger')
-      .select((eb) => ['unit_id', eb.fn.sum<number>('mg').as('mg')])
-      .where('chart_id', '=', chart.id)
-      .where('version', '=', version)
-      .where('step_id', '=', step.id)
-      .groupBy('unit_id')
-      .execute(),
-  );
-  const worn = (saved.body as ChartAnswer).chart;
-  const should = takenFromUnits(worn, step.id, [
-    { id: newId(), stepId: step.id, at: '2031-05-14T10:00:00Z', by: 'Teodor Marsh', kind: 'done' },
+  const told = (phone: number, more: object) =>
+    phones[phone]!.post(`/api/charts/${newest.id}/events`)
+      .set(keyed())
+      .send({ id: newId(), version: 1, stepId: step.id, at: '2031-05-14T10:00:00Z', ...more })
+      .expect(201);
+  // What the step takes of each unit, with whatever version it was told.
+  const taken = (): Promise<Map<string, number>> =>
+    inStudio(server.db, demo.studio.id, async (tx) => {
+      const rows = await tx
+        .selectFrom('unit_ledger')
+        .select((eb) => ['unit_id', eb.fn.sum<number>('mg').as('mg')])
+        .where('chart_id', '=', newest.id)
+        .where('step_id', '=', step.id)
+        .groupBy('unit_id')
+        .execute();
+      return new Map(rows.map((r) => [r.unit_id, -r.mg]));
+    });
+  const planned = takenFromUnits(newest, step.id, [
+    [{ id: newId(), stepId: step.id, at: '2031-05-14T10:00:00Z', by: 'Teodor Marsh', kind: 'done' }],
   ]);
-  expect(should.size).toBeGreaterThan(0);
-  for (const { unit_id, mg } of rows) expect(-mg).toBeCloseTo(should.get(unit_id)!, 6);
-  expect(rows.map((r) => r.unit_id).sort()).toEqual([...should.keys()].sort());
+  expect(planned.size).toBeGreaterThan(0);
+  const isTakenOver = async (before: Map<string, number>, times: number) => {
+    const after = await taken();
+    for (const [unit, mg] of planned)
+      expect((after.get(unit) ?? 0) - (before.get(unit) ?? 0)).toBeCloseTo(times * mg, 6);
+  };
+  const none = await taken();
+  const first = newId();
+  await told(0, { id: first, kind: 'done' });
+  await isTakenOver(none, 1);
+  await told(1, { kind: 'done', version, at: '2031-05-14T11:00:00Z' });
+  await isTakenOver(none, 1);
+  await told(0, { kind: 'done', version, at: '2031-06-20T10:00:00Z' });
+  await isTakenOver(none, 2);
+  // Taken back it is that of its own sitting: by the clock, or as it was said.
+  await told(0, { kind: 'undone', version, at: '2031-06-20T10:05:00Z' });
+  await isTakenOver(none, 1);
+  await told(0, { kind: 'undone', version, at: '2031-06-21T10:00:00Z', sitting: first });
+  await isTakenOver(none, 0);
+  const anew = newId();
+  await told(0, {
+    id: anew,
+    kind: 'done',
+    version,
+    at: '2031-06-21T10:01:00Z',
+    sitting: anew,
+  });
+  await isTakenOver(none, 1);
 });
 
 test('more taken than was counted leaves nothing, not less', async () => {

@@ -4,6 +4,7 @@ import { ScrollView } from 'react-native';
 import {
   isSettled,
   lastDryAt,
+  lastToldAt,
   minutesSat,
   msg,
   nextAfter,
@@ -16,6 +17,7 @@ import { useKit } from '../../data/hooks';
 import { Body, Button, Choice, Column, Line, Loading, Ready, Screen, useRoomy, View } from '../../ui';
 import { useMinded } from '../clients/useMinded';
 import { clockOf, indexOfPlace, placeInSteps, type PlaceInSteps } from './chairView';
+import { instantInWords } from '../words/dates';
 import { ChairHead } from './ChairHead';
 import { ChairSteps } from './ChairSteps';
 import { ConflictPanel } from './ConflictPanel';
@@ -36,7 +38,13 @@ export function ChairScreen({ id }: { readonly id: string }) {
     const { chart } = chair.answer.data;
     const chosen = chart.variants.find((v) => v.id === variant)?.id ?? null;
     return (
-      <Work key={chosen} chair={chair} chart={workedIn(chart, chosen)} variant={chosen} onLeave={leave} />
+      <Work
+        key={`${chosen} ${chair.choice.goOnWith} ${chair.choice.left}`}
+        chair={chair}
+        chart={workedIn(chart, chosen)}
+        variant={chosen}
+        onLeave={leave}
+      />
     );
   }
   return (
@@ -90,9 +98,10 @@ function Work({ chair, chart, variant, onLeave }: WorkProps) {
     <>
       {chart.version !== openedVersion ? (
         <Body role="status" paddingHorizontal="$4" paddingTop="$3" color="$weld">
-          {msg`▲ Version ${chart.version} was saved meanwhile and is the one worked now. What was ticked before stays with version ${openedVersion}.`}
+          {msg`▲ Version ${chart.version} was saved meanwhile and is the one worked now. Steps that are the same in it stay ticked, what was changed is open.`}
         </Body>
       ) : null}
+      <WorkedBefore chair={chair} chart={chart} />
       {conflicts.map((conflict) => (
         <ConflictPanel
           key={`${conflict.one.id} ${conflict.other.id}`}
@@ -153,7 +162,10 @@ function Work({ chair, chart, variant, onLeave }: WorkProps) {
         </Button>
       </Line>
       {finished ? (
-        <Button kind="main" large onPress={onLeave}>{msg`All done, close the chart`}</Button>
+        <>
+          <Button kind="main" large onPress={onLeave}>{msg`All done, close the chart`}</Button>
+          <Button onPress={chair.putOnAgain}>{msg`Put it on again, from the first step`}</Button>
+        </>
       ) : isSettled(step) ? (
         <Line flexWrap="nowrap">
           <Button large onPress={() => chair.tick(step.id, false)}>{msg`Not done yet`}</Button>
@@ -210,6 +222,31 @@ function Work({ chair, chart, variant, onLeave }: WorkProps) {
         </>
       )}
     </View>
+  );
+}
+
+/**
+ * Where nothing was told yet of this sitting: when the chart was worked last, and the way back to that; where
+ * that is gone on with, that it is.
+ */
+function WorkedBefore({ chair, chart }: { readonly chair: ChairWork; readonly chart: Chart }) {
+  const [first] = chair.events;
+  if (chair.choice.goOnWith !== null && first)
+    return (
+      <Body role="status" paddingHorizontal="$4" paddingTop="$3">
+        {msg`What is told now is of ${instantInWords(first.at)}.`}
+      </Body>
+    );
+  if (chair.before === null) return null;
+  const { doneCount, worn } = progressOf(chart, chair.before);
+  const when = instantInWords(new Date(lastToldAt(chair.before)).toISOString());
+  return (
+    <Column gap="$2" paddingHorizontal="$4" paddingTop="$3">
+      <Body role="status">
+        {msg`A new sitting. This chart was worked ${when}: ${doneCount} of ${worn.steps.length} steps.`}
+      </Body>
+      <Button onPress={chair.goOnWithBefore}>{msg`Go on with that one`}</Button>
+    </Column>
   );
 }
 

@@ -117,3 +117,56 @@ test('what cannot be sent is kept, shown, and sent again in order under the same
   expect(result.current.failure).toBeNull();
   await waitFor(() => expect(result.current.events).toHaveLength(kept));
 });
+
+describe('sittings', () => {
+  const worked = (at: string, id = 'trial') => ({
+    id,
+    stepId: STEP,
+    kind: 'done',
+    at,
+    by: 'Ada',
+    device: 'x',
+  });
+  const sent = () => posts.map(({ body }) => body as { kind: string; sitting?: string });
+
+  test('what was worked another day is no part of this one, until it is gone on with', async () => {
+    events.push(worked('2020-05-14T09:00:00Z'));
+    const { result } = await opened();
+    expect(result.current.events).toEqual([]);
+    expect(result.current.before!.map((e) => e.id)).toEqual(['trial']);
+    act(() => result.current.tick(STEP, true));
+    await waitFor(() => expect(sent()).toHaveLength(1));
+    expect(sent()[0]).not.toHaveProperty('sitting');
+    await waitFor(() => expect(result.current.events).toHaveLength(1));
+    expect(result.current.before).toBeNull();
+  });
+
+  test('gone on with, what is told says so', async () => {
+    events.push(worked('2020-05-14T09:00:00Z'));
+    const { result } = await opened();
+    act(() => result.current.goOnWithBefore());
+    expect(result.current.events.map((e) => e.id)).toEqual(['trial']);
+    expect(result.current.before).toBeNull();
+    act(() => result.current.deviate(STEP, { kind: 'note', note: 'held' }));
+    await waitFor(() => expect(sent()).toHaveLength(1));
+    expect(sent()[0]!.sitting).toBe('trial');
+    await waitFor(() => expect(result.current.events.map((e) => e.kind)).toEqual(['done', 'deviation']));
+  });
+
+  test('put on again while it goes on, the first that is told begins the new one', async () => {
+    events.push(worked(new Date().toISOString(), 'morning'));
+    const { result } = await opened();
+    expect(result.current.events.map((e) => e.id)).toEqual(['morning']);
+    act(() => result.current.putOnAgain());
+    expect(result.current.events).toEqual([]);
+    act(() => result.current.tick(STEP, true));
+    await waitFor(() => expect(sent()).toHaveLength(1));
+    expect(sent()[0]!.sitting).toBe(posts[0]!.body.id);
+    await waitFor(() => expect(result.current.unsentCount).toBe(0));
+    expect(result.current.events.map((e) => e.id)).toEqual([posts[0]!.body.id]);
+    act(() => result.current.tick(STEP, false));
+    await waitFor(() => expect(sent()).toHaveLength(2));
+    expect(sent()[1]).not.toHaveProperty('sitting');
+    expect(result.current.events).toHaveLength(2);
+  });
+});

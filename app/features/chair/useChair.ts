@@ -1,4 +1,14 @@
-import { conflictsOf, recordedBy, type Conflict, type Deviation, type RecordedEvent } from '@toile/core';
+import { useState } from 'react';
+import {
+  atChair,
+  conflictsOf,
+  recordedBy,
+  type Conflict,
+  type Deviation,
+  type RecordedEvent,
+  type Sitting,
+  type SittingChoice,
+} from '@toile/core';
 import { newId, type ChairEventInput, type ChartAnswer } from '@toile/contract';
 import { useChart, useFollowed } from '../../data/hooks';
 import { deviceName } from '../../data/device';
@@ -10,8 +20,16 @@ export type ChairWork = {
   readonly answer: Remote<ChartAnswer>;
   /** Whether what this device kept of earlier visits is among the events. */
   readonly ready: boolean;
-  /** Everything recorded so far, with what is on its way. */
+  /** Everything recorded so far at this sitting, with what is on its way. */
   readonly events: readonly RecordedEvent[];
+  /** The sitting before, while nothing was recorded at this one. */
+  readonly before: Sitting<RecordedEvent> | null;
+  /** Goes on with the sitting before. */
+  readonly goOnWithBefore: () => void;
+  /** Begins a new sitting although this one still goes on. */
+  readonly putOnAgain: () => void;
+  /** Told anew whenever another sitting was chosen. */
+  readonly choice: SittingChoice;
   /** What two devices recorded without knowing of each other, and that cannot both be so. */
   readonly conflicts: readonly Conflict[];
   readonly unsentCount: number;
@@ -33,25 +51,48 @@ export type ChairWork = {
 export function useChair(chartId: string): ChairWork {
   const answer = useChart(chartId);
   const known = answer.data?.events;
+  const [openedAtMs] = useState(() => Date.now());
+  const [choice, setChoice] = useState<SittingChoice>({ goOnWith: null, left: null });
   const sending = useSending((item): item is ChairOutgoing => item.chartId === chartId, known);
   useFollowed(chartId);
+
+  const carried = answer.data?.carried ?? [];
+  const all = [
+    ...carried,
+    ...(known ?? []),
+    ...sending.onTheWay.map(({ input, by }) => recordedBy(by, input)),
+  ];
+  const { events, before, next } = atChair(all, openedAtMs, choice);
 
   const record = (what: Pick<ChairEventInput, 'stepId' | 'kind' | 'deviation' | 'settles'>): void => {
     const version = answer.data?.chart.version;
     if (version === undefined) return;
-    const seen = known?.filter((e) => e.stepId === what.stepId).at(-1)?.id ?? null;
+    const seen = [...carried, ...(known ?? [])].filter((e) => e.stepId === what.stepId).at(-1)?.id ?? null;
+    const id = newId();
+    const sitting = next === 'begins' ? id : next;
     post({
       chartId,
-      input: { id: newId(), version, at: new Date().toISOString(), device: deviceName(), seen, ...what },
+      input: {
+        id,
+        version,
+        at: new Date().toISOString(),
+        device: deviceName(),
+        seen,
+        ...(sitting === undefined ? {} : { sitting }),
+        ...what,
+      },
       ...sending.who,
     });
   };
 
-  const events = [...(known ?? []), ...sending.onTheWay.map(({ input, by }) => recordedBy(by, input))];
   return {
     answer,
     ready: sending.ready,
     events,
+    before,
+    goOnWithBefore: () => setChoice({ goOnWith: before?.at(-1)?.id ?? null, left: null }),
+    putOnAgain: () => setChoice({ goOnWith: null, left: events.at(-1)?.id ?? null }),
+    choice,
     conflicts: conflictsOf(events),
     unsentCount: sending.waiting.length,
     onPageOnlyCount: sending.waiting.filter((item) => sending.onPageOnly.has(item.input.id)).length,

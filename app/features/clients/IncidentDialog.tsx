@@ -34,10 +34,10 @@ export function IncidentDialog({
   const chart = useChart(form.chartId ?? '');
   const { busy, failure, errors, save } = useSaving();
   const used = new Map(
-    (chart.data ? productsMet(chart.data.chart, chart.data.events) : []).map((product): [string, string] => [
-      product.id,
-      productName(product),
-    ]),
+    (chart.data
+      ? productsMet(chart.data.chart, [...(chart.data.carried ?? []), ...chart.data.events])
+      : []
+    ).map((product): [string, string] => [product.id, productName(product)]),
   );
   const write = (): Promise<unknown> =>
     save(async () => {

@@ -1,5 +1,5 @@
 import { useMemo } from 'react';
-import { asWorn, withTaught, type Chart } from '@toile/core';
+import { lastWorn, withTaught, type Chart } from '@toile/core';
 import type { ChartAnswer } from '@toile/contract';
 import { useChart } from '../../data/hooks';
 
@@ -25,8 +25,8 @@ export function useWorn(answer: ChartAnswer): Chart | null {
   const earlier = useChart(version === null ? '' : answer.chart.id, String(version ?? ''));
   const { data, error } = earlier;
   return useMemo(() => {
-    const own = asWorn(answer.chart, answer.events);
+    const own = lastWorn(answer.chart, [...(answer.carried ?? []), ...answer.events]);
     if (version === null || (error && !data)) return own;
-    return data ? withTaught(own, asWorn(data.chart, data.events)) : null;
+    return data ? withTaught(own, lastWorn(data.chart, [...(data.carried ?? []), ...data.events])) : null;
   }, [answer, version, data, error]);
 }

@@ -108,6 +108,11 @@ export type ChartAnswer = {
   readonly chart: Chart;
   /** What happened at the chair with this version. */
   readonly events: readonly RecordedEvent[];
+  /**
+   * What was told earlier at the sitting in which this version was saved, of steps that are the same work in
+   * it; left out where nothing was.
+   */
+  readonly carried?: readonly RecordedEvent[];
   readonly versions: readonly (VersionLine & {
     readonly hash: string;
     /** Whether anything was recorded at the chair with it. */ readonly worked: boolean;

@@ -149,6 +149,7 @@ export const chairEventSchema = object({
   ),
   device: string().max(60, () => msg`At most 60 letters`),
   seen: uuid().nullable(),
+  sitting: uuid(),
   settles: array()
     .of(uuid().required())
     .max(20, () => msg`At most 20 at once`),

@@ -1,4 +1,4 @@
-import { asWorn, workedHabits, type LearnedAnswer, type StudioDecision } from '@toile/core';
+import { asWorn, sittingsOf, workedHabits, type LearnedAnswer, type StudioDecision } from '@toile/core';
 import { isUuid, type LearnedEvidenceAnswer } from '@toile/contract';
 import type { Tx } from '../db/connection';
 import { found, ProblemError } from '../http/problem';
@@ -59,7 +59,7 @@ async function evidence(tx: Tx, clientId: string | null, now: Date): Promise<Lea
     wears: await wearGroups(tx, clientId, now),
     decisions: await decisions(tx),
     habits: (await workedCharts(tx, MOST_WORKED)).flatMap(({ chart, told }) =>
-      workedHabits(asWorn(chart, told)),
+      sittingsOf(told).flatMap((sitting) => workedHabits(asWorn(chart, sitting))),
     ),
     answers: answers.reverse().map((row) => row.document),
   };

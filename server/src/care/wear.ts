@@ -16,6 +16,7 @@ import {
   type WearLinkAnswer,
 } from '@toile/contract';
 import { chartVersion } from '../charts/queries';
+import { toldOf } from '../charts/told';
 import type { Tx } from '../db/connection';
 import { hashOfSecret } from '../db/secrets';
 import { oneAtATime } from '../db/locks';
@@ -52,7 +53,7 @@ export function registerWear(services: Services): void {
   write(services, 'createWearCheck', async ({ tx, caller, body, params, now }) => {
     const { id, version, appliedAt, at, ...look } = body;
     const { clientId, chart } = await versionOf(tx, params.id, version);
-    const worn = await wornThen(tx, chart, params.id, appliedAt);
+    const worn = await wornThen(tx, chart, appliedAt);
     await keep(tx, caller.studioId, now, {
       id,
       chartId: params.id,
@@ -146,7 +147,7 @@ export function registerWear(services: Services): void {
         at,
         judge: 'client',
         by: chart.client.name,
-        worn: await wornThen(tx, chart, link.chart_id, appliedAt),
+        worn: await wornThen(tx, chart, appliedAt),
         setting: wearSettingOf(chart),
         ...look,
       });
@@ -170,26 +171,8 @@ async function versionOf(
 }
 
 /** What stood for each zone when a chart was put on: by what was told at the chair then, else as planned. */
-async function wornThen(
-  tx: Tx,
-  chart: Chart,
-  chartId: string,
-  appliedAt: string,
-): Promise<WearCheck['worn']> {
-  const events = await tx
-    .selectFrom('chair_events')
-    .select('event')
-    .where('chart_id', '=', chartId)
-    .where('version', '=', chart.version)
-    .orderBy('seq')
-    .execute();
-  return wornByZone(
-    asUsed(
-      chart,
-      events.map(({ event }) => event),
-      appliedAt,
-    ),
-  );
+async function wornThen(tx: Tx, chart: Chart, appliedAt: string): Promise<WearCheck['worn']> {
+  return wornByZone(asUsed(chart, await toldOf(tx, chart), appliedAt));
 }
 
 /** Keeps a look as it was told; what was looked at in the future is refused. */

@@ -5,6 +5,7 @@ import type { Tx } from '../db/connection';
 import { instant, together } from '../db/together';
 import { found } from '../http/problem';
 import { eventOfRow } from './events';
+import { carriedOfRows, earlierDocuments, earlierEvents, versionAsked } from './told';
 
 /** The newest version of each of a client's charts, to be asked together with something else. */
 export const chartSummariesQuery = (clientId: string) => sql<ChartSummary>`
@@ -47,17 +48,12 @@ export async function newestVersion(tx: Tx, chartId: string): Promise<Chart | nu
 }
 
 /**
- * A chart with its history and what happened at the chair with the version asked for (the newest by default).
+ * A chart with its history and what happened at the chair with the version asked for (the newest by default),
+ * and with what of the versions before it stands in it.
  */
 export async function chartAnswer(tx: Tx, chartId: string, version?: number): Promise<ChartAnswer> {
-  const wanted = tx
-    .selectFrom('chart_versions')
-    .select('version')
-    .where('chart_id', '=', chartId)
-    .$if(version !== undefined, (query) => query.where('version', '=', version!))
-    .orderBy('version', 'desc')
-    .limit(1);
-  const { versions, documents, events } = await together(tx, {
+  const wanted = versionAsked(tx, chartId, version);
+  const { versions, documents, events, before, beforeDocuments } = await together(tx, {
     versions: tx
       .selectFrom('chart_versions')
       .select((eb) => [
@@ -90,10 +86,15 @@ export async function chartAnswer(tx: Tx, chartId: string, version?: number): Pr
       .where('chart_id', '=', chartId)
       .where('version', '=', wanted)
       .orderBy('seq'),
+    before: earlierEvents(tx, chartId, wanted),
+    beforeDocuments: earlierDocuments(tx, chartId, wanted),
   });
+  const chart = found(documents[0]).document;
+  const carried = carriedOfRows(chart, before, beforeDocuments);
   return {
-    chart: found(documents[0]).document,
+    chart,
     events: events.map(eventOfRow),
+    ...(carried.length > 0 ? { carried } : {}),
     versions: versions.map((v) => ({ ...v, at: instant(v.at) })),
   };
 }

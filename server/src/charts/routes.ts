@@ -116,8 +116,7 @@ export function registerCharts(services: Services): void {
     // What two phones record of one step at once is counted one after the other: the second sees what the
     // first took.
     await oneAtATime(tx, `${params.id} ${body.stepId}`);
-    if (body.settles && body.settles.length > 0)
-      await mustBeOfStep(tx, params.id, body.version, body.stepId, body.settles);
+    if (body.settles && body.settles.length > 0) await mustBeOfStep(tx, params.id, body.stepId, body.settles);
     const event = recordedBy(caller.name, body);
     const inserted = await tx
       .insertInto('chair_events')
@@ -139,11 +138,13 @@ export function registerCharts(services: Services): void {
   });
 }
 
-/** What is settled must have been recorded of this very step; it is told by its field otherwise. */
+/**
+ * What is settled must have been recorded of this very step, of whichever version; it is told by its field
+ * otherwise.
+ */
 async function mustBeOfStep(
   tx: Tx,
   chartId: string,
-  version: number,
   stepId: string,
   eventIds: readonly string[],
 ): Promise<void> {
@@ -151,7 +152,6 @@ async function mustBeOfStep(
     .selectFrom('chair_events')
     .select('id')
     .where('chart_id', '=', chartId)
-    .where('version', '=', version)
     .where('step_id', '=', stepId)
     .where('id', 'in', eventIds)
     .execute();

@@ -1,7 +1,7 @@
 import { sql } from 'kysely';
 import { takenFromUnits, type Chart, type Unit } from '@toile/core';
 import { newId, type LedgerEntry } from '@toile/contract';
-import { eventOfRow } from '../charts/events';
+import { stepTold } from '../charts/told';
 import type { Tx } from '../db/connection';
 
 type Movement = {
@@ -92,7 +92,8 @@ const NOTHING = 1e-6;
 
 /**
  * Brings the ledger in line with what happened at the chair to one step: what it should have taken of each
- * unit by all events so far, less what is written already. Told twice it writes nothing the second time.
+ * unit by all events so far, less what is written already. Told twice it writes nothing the second time, also
+ * where the second is told with another version in which the step is the same; at another sitting it is.
  */
 export async function settleStep(
   tx: Tx,
@@ -100,20 +101,13 @@ export async function settleStep(
   chart: Chart,
   stepId: string,
 ): Promise<void> {
-  const rows = await tx
-    .selectFrom('chair_events')
-    .select(['id', 'event'])
-    .where('chart_id', '=', chart.id)
-    .where('version', '=', chart.version)
-    .where('step_id', '=', stepId)
-    .orderBy('seq')
-    .execute();
-  const should = takenFromUnits(chart, stepId, rows.map(eventOfRow));
+  const { versions, sittings } = await stepTold(tx, chart, stepId);
+  const should = takenFromUnits(chart, stepId, sittings);
   const written = await tx
     .selectFrom('unit_ledger')
     .select((eb) => ['unit_id', eb.fn.sum<number>('mg').as('mg')])
     .where('chart_id', '=', chart.id)
-    .where('version', '=', chart.version)
+    .where('version', 'in', versions)
     .where('step_id', '=', stepId)
     .groupBy('unit_id')
     .execute();

@@ -10,17 +10,24 @@ const planned = new Map(base.use.map((u) => [u.unitId!, u.parts * u.product.mgPe
 
 test('nothing is taken before a step is done, the planned amount after, nothing again when it is undone', () => {
   expect(takenFromUnits(chart, base.id, [])).toEqual(new Map());
-  expect(takenFromUnits(chart, base.id, [event({ kind: 'done' })])).toEqual(planned);
-  expect(takenFromUnits(chart, base.id, [event({ kind: 'done' }), event({ kind: 'undone' })])).toEqual(
+  expect(takenFromUnits(chart, base.id, [[event({ kind: 'done' })]])).toEqual(planned);
+  expect(takenFromUnits(chart, base.id, [[event({ kind: 'done' }), event({ kind: 'undone' })]])).toEqual(
     new Map(),
   );
+});
+
+test('what was done at each of two sittings is taken twice, and taken back at one it is that one’s', () => {
+  const [done, undone] = [event({ kind: 'done' }), event({ kind: 'undone' })];
+  const twice = new Map([...planned].map(([unit, mg]) => [unit, 2 * mg]));
+  expect(takenFromUnits(chart, base.id, [[done], [done]])).toEqual(twice);
+  expect(takenFromUnits(chart, base.id, [[done, undone], [done]])).toEqual(planned);
+  expect(takenFromUnits(chart, base.id, [[done], [undone]])).toEqual(planned);
 });
 
 test('a skipped step takes nothing, another amount scales it, another product is what is taken', () => {
   const after = (deviation: object) =>
     takenFromUnits(chart, base.id, [
-      event({ kind: 'done' }),
-      event({ kind: 'deviation', deviation: { note: '', ...deviation } } as never),
+      [event({ kind: 'done' }), event({ kind: 'deviation', deviation: { note: '', ...deviation } } as never)],
     ]);
   expect(after({ kind: 'skipped' })).toEqual(new Map());
   const measures = base.use.reduce((sum, u) => sum + u.parts, 0);
@@ -37,7 +44,7 @@ test('an amount without a number, another product without one, and an amount of 
     const said = deviations.map((deviation) =>
       event({ kind: 'deviation', deviation: { note: '', ...deviation } } as never),
     );
-    return takenFromUnits({ ...chart, steps }, base.id, [event({ kind: 'done' }), ...said]);
+    return takenFromUnits({ ...chart, steps }, base.id, [[event({ kind: 'done' }), ...said]]);
   };
   expect(mg([{ kind: 'amount' }])).toEqual(planned);
   expect(mg([{ kind: 'other product' }])).toEqual(planned);

@@ -18,15 +18,18 @@ export function usedInStep(step: Step): readonly Use[] {
   return use;
 }
 
-/** Mg taken from each unit by one step of a chart, by what happened at the chair so far. */
+/** Mg taken from each unit by one step of a chart, by what happened at the chair at each sitting so far. */
 export function takenFromUnits(
   chart: Chart,
   stepId: string,
-  events: readonly ChairEvent[],
+  sittings: readonly (readonly ChairEvent[])[],
 ): ReadonlyMap<string, number> {
-  const step = asWorn(chart, events).steps.find((s) => s.id === stepId);
+  const plan = chart.steps.filter((s) => s.id === stepId);
   const taken = new Map<string, number>();
-  for (const { unitId, parts, product } of step ? usedInStep(step) : [])
-    if (unitId) taken.set(unitId, (taken.get(unitId) ?? 0) + parts * product.mgPerMeasure);
+  for (const events of sittings)
+    for (const { unitId, parts, product } of asWorn({ ...chart, steps: plan }, events).steps.flatMap(
+      usedInStep,
+    ))
+      if (unitId) taken.set(unitId, (taken.get(unitId) ?? 0) + parts * product.mgPerMeasure);
   return taken;
 }

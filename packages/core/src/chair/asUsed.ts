@@ -3,8 +3,9 @@ import { usedInStep } from './amountsUsed';
 import { asWorn } from './asWorn';
 import type { ChairEvent } from './event';
 import { variantWorked } from './progress';
+import { sittingNear } from './sittings';
 
-/** What was told so many hours from when a face was put on is of that face: a version may be worn twice. */
+/** A sitting so many hours from when a face was put on is that face's. */
 const SAME_FACE_HOURS = 12;
 
 /**
@@ -13,9 +14,11 @@ const SAME_FACE_HOURS = 12;
  * trial stand for nothing.
  */
 export function asUsed(chart: Chart, events: readonly ChairEvent[], appliedAt: string): Chart {
-  const near = events.filter(
-    ({ at }) => Math.abs(Date.parse(at) - Date.parse(appliedAt)) <= SAME_FACE_HOURS * 3_600_000,
-  );
+  const putOn = Date.parse(appliedAt);
+  const sitting = sittingNear(events, putOn) ?? [];
+  const near = sitting.some(({ at }) => Math.abs(Date.parse(at) - putOn) <= SAME_FACE_HOURS * 3_600_000)
+    ? sitting
+    : [];
   const looks = { ...chart, steps: chart.steps.filter((step) => !isOfTrial(step)) };
   const worked = workedIn(looks, variantWorked(looks, near));
   return { ...worked, steps: asWorn(worked, near).steps.flatMap(asLaid) };

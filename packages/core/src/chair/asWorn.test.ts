@@ -19,7 +19,7 @@ const said = (deviation: Deviation, more: Partial<Told> = {}): RecordedEvent =>
 const SKIPPED: Deviation = { kind: 'skipped', note: '' };
 const worn = (...events: RecordedEvent[]): Chart['steps'][number] => asWorn(chart, events).steps[0]!;
 const mg = (...events: RecordedEvent[]): number =>
-  [...takenFromUnits(chart, base.id, events).values()].reduce((sum, one) => sum + one, 0);
+  [...takenFromUnits(chart, base.id, [events]).values()].reduce((sum, one) => sum + one, 0);
 const PLANNED = base.use.reduce((sum, u) => sum + u.parts * u.product.mgPerMeasure, 0);
 
 test('what is told of one step is that step’s alone, by whom and when it was told last', () => {
@@ -96,11 +96,11 @@ test('what is taken is told of units only, two shares of one together', () => {
     ...chart,
     steps: [{ ...base, use: [unit, { ...unit, parts: 1 }, { ...unit, unitId: null }] }],
   };
-  expect([...takenFromUnits(twice, base.id, [told({})])]).toEqual([
+  expect([...takenFromUnits(twice, base.id, [[told({})]])]).toEqual([
     [unit.unitId, (unit.parts + 1) * unit.product.mgPerMeasure],
   ]);
-  expect(takenFromUnits(chart, contour.id, [told({})]).size).toBe(0);
-  expect(takenFromUnits(chart, id(999), [told({})]).size).toBe(0);
+  expect(takenFromUnits(chart, contour.id, [[told({})]]).size).toBe(0);
+  expect(takenFromUnits(chart, id(999), [[told({})]]).size).toBe(0);
 });
 
 test('what was not said of an event stays unsaid; a deviation must say what was different', () => {

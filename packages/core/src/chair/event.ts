@@ -16,6 +16,13 @@ const common = {
         'the last event of this step the device had been told of; null when it knew of none, left out when it did not say',
     }),
   ),
+  sitting: Type.Optional(
+    Type.String({
+      pattern: UuidSchema.pattern,
+      description:
+        'an event of the sitting it belongs to, its own id where it begins one; left out where the clock says it',
+    }),
+  ),
   settles: Type.Optional(
     Type.Array(UuidSchema, {
       maxItems: 20,
@@ -41,7 +48,7 @@ export type ChairEvent = WithoutId<RecordedEvent>;
  * What a device tells: an event before it is known whose hands it was; the kind and its deviation beside each
  * other, as forms have them.
  */
-export type Told = Pick<RecordedEvent, 'id' | 'stepId' | 'at' | 'device' | 'seen' | 'settles'> & {
+export type Told = Pick<RecordedEvent, 'id' | 'stepId' | 'at' | 'device' | 'seen' | 'sitting' | 'settles'> & {
   readonly kind: EventKind;
   readonly deviation?: Extract<RecordedEvent, { kind: 'deviation' }>['deviation'];
 };
@@ -52,7 +59,7 @@ export type Told = Pick<RecordedEvent, 'id' | 'stepId' | 'at' | 'device' | 'seen
  */
 export function recordedBy(
   by: string,
-  { id, stepId, at, kind, deviation, device, seen, settles }: Told,
+  { id, stepId, at, kind, deviation, device, seen, sitting, settles }: Told,
 ): RecordedEvent {
   const common = {
     id,
@@ -61,6 +68,7 @@ export function recordedBy(
     by,
     ...(device !== undefined && { device }),
     ...(seen !== undefined && { seen }),
+    ...(sitting !== undefined && { sitting }),
     ...(settles !== undefined && { settles }),
   };
   if (kind !== 'deviation') return { ...common, kind };

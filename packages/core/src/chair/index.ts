@@ -13,6 +13,7 @@ export {
   type Told,
 } from './event';
 export { eventWithoutWords, SOMEBODY, withoutName, withoutPerson } from './withoutPerson';
+export { lastWorn } from './lastWorn';
 export { productsMet } from './productsMet';
 export { nextStep, type NextStep, type RunningWait } from './nextStep';
 export {
@@ -25,6 +26,18 @@ export {
   type DryingStep,
   type Progress,
 } from './progress';
+export {
+  atChair,
+  carriedInto,
+  goesOn,
+  isSameWork,
+  lastToldAt,
+  SITTING_APART_HOURS,
+  sittingsOf,
+  type Sitting,
+  type SittingChoice,
+  type ToldOf,
+} from './sittings';
 export {
   ownTimings,
   withOwnTimings,

@@ -2,6 +2,7 @@ import { median } from '../math';
 import type { Chart, Phase, Step } from '../look';
 import { linksOf } from '../order';
 import type { ChairEvent } from './event';
+import { sittingsOf } from './sittings';
 
 /** Kinds of work that go at one pace, by the phases that belong to each. */
 const WORKS = {
@@ -54,6 +55,10 @@ export const workOf = ({ phase }: Pick<Step, 'phase'>): Work =>
  * ticks given together and those with a break in them.
  */
 export function workSamples(chart: Chart, events: readonly ChairEvent[]): WorkSample[] {
+  return sittingsOf(events).flatMap((sitting) => samplesOf(chart, sitting));
+}
+
+function samplesOf(chart: Chart, events: readonly ChairEvent[]): WorkSample[] {
   const ticked = new Map<string, ChairEvent>();
   for (const event of events) {
     if (event.kind === 'done') ticked.set(event.stepId, event);
