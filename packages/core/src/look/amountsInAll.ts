@@ -24,7 +24,7 @@ const SINGLE_USE: readonly Step['tool'][] = ['spoolie', 'spatula'];
  * The tools one face takes, to be packed clean: steps of one kind of layer share a tool, another kind takes
  * another; wands and spatulas are single-use, one a step. Fingers and bare pencils count for nothing.
  */
-export function toolsForFace(steps: readonly Pick<Step, 'id' | 'tool' | 'role' | 'variant'>[]): ToolInAll[] {
+export function toolsForFace(steps: readonly Pick<Step, 'id' | 'tool' | 'role'>[]): ToolInAll[] {
   const all = new Map<Step['tool'], { keys: Set<string>; stepIds: string[] }>();
   for (const { id, tool, role } of steps) {
     if (tool === 'finger' || tool === 'none') continue;

@@ -9,6 +9,7 @@ import {
   inferLandmarks,
   LIDS,
   LINES,
+  measure,
   DRY_ZONES,
   OILY_ZONES,
   PLAIN_FEATURES,
@@ -683,5 +684,44 @@ describe('what is asked of a part is asked of what lies there', () => {
       'zone.temple left',
       'foreheadContour left',
     ]);
+  });
+});
+
+describe('where a measure decides', () => {
+  const face = (share: number) => inferLandmarks({ faceLength: 190, foreheadHeight: 190 * share });
+  const forehead = (share: number) =>
+    see({}, OCCASION, { landmarks: face(share) }).ids.filter((one) => /forehead$/.test(one));
+
+  test('a forehead is small below 26.2 % of the face and high above 31.8 %, and only those', () => {
+    for (let share = 0.235; share < 0.35; share += 0.002) {
+      // What is asked for and what the face comes to may differ by its shape: the face decides.
+      const landmarks = face(share);
+      const is = measure('foreheadHeight', landmarks) / measure('faceLength', landmarks);
+      expect(forehead(share)).toEqual(is < 0.262 ? ['small forehead'] : is > 0.318 ? ['high forehead'] : []);
+    }
+    expect([forehead(0.245), forehead(0.29), forehead(0.34)].map((all) => all.length)).toEqual([1, 0, 1]);
+  });
+
+  const lower = (left: number, right: number, lids?: Features['lids']) => {
+    const landmarks = inferLandmarks({ faceLength: 184, lidShowLeft: left, lidShowRight: right });
+    const { note } = named(see(lids ? { lids } : {}, OCCASION, { landmarks }), 'Socket')!;
+    return /More depth on the client’s (left|right)/.exec(note)?.[1] ?? null;
+  };
+
+  test('the eye whose lid shows less by more than a millimetre gets more depth', () => {
+    expect(lower(4, 4)).toBeNull();
+    expect([lower(4, 5.1), lower(5.1, 4)]).toEqual([null, null]);
+    expect([lower(4, 5.3), lower(5.3, 4)]).toEqual(['left', 'right']);
+  });
+
+  test('of two lids the one that is hooded more is lower, whatever is measured', () => {
+    const order = { open: 0, 'partly hooded': 1, hooded: 2 } as const;
+    for (const left of LIDS)
+      for (const right of LIDS) {
+        const more = order[left] - order[right];
+        expect(lower(4, 4, { left, right })).toBe(more === 0 ? null : more > 0 ? 'left' : 'right');
+        if (more !== 0) expect(lower(6, 4, { left, right })).toBe(more > 0 ? 'left' : 'right');
+        else expect(lower(6, 4, { left, right })).toBe('right');
+      }
   });
 });

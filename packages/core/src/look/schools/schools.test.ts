@@ -276,3 +276,39 @@ test('a powder of lids is none of those that change places, and no spray is laid
   expect(early.indexOf('Lids')).toBeLessThan(early.indexOf('Spray'));
   expect(early.indexOf('Spray')).toBeLessThan(early.indexOf('Pressed'));
 });
+
+test('a contour that is not there is not taken out, and one that is all there is stays', () => {
+  const without = { ...chart, steps: chart.steps.filter((s) => s.role !== 'contour') };
+  const alone = { ...chart, steps: chart.steps.filter((s) => s.role === 'contour') };
+  for (const answer of ['none', 'bronzer only'] as const)
+    for (const one of [without, alone]) {
+      const { chart: next, says } = withSchool(one, 'contour', answer);
+      expect(next.steps.map((s) => s.id)).toEqual(one.steps.map((s) => s.id));
+      expect(says).toEqual([]);
+    }
+  const bronzed = chart.steps.map((s) =>
+    s.role === 'blush' || s.role === 'highlight' ? { ...s, role: 'bronze' as const } : s,
+  );
+  expect(withSchool({ ...chart, steps: bronzed }, 'contour', 'bronzer only').says).toEqual([
+    'Contour, Forehead taken out.',
+  ]);
+});
+
+test('under the base a contour is asked for, and only a base that covers is warned of', () => {
+  const covering = (coverage: 'sheer' | 'light' | 'medium' | 'full' | 'opaque'): Chart => ({
+    ...chart,
+    schools: { ...chart.schools, contour: 'over base' },
+    steps: chart.steps.map((s) => ({
+      ...s,
+      use: s.use.map((u) => ({ ...u, product: { ...u.product, coverage } })),
+    })),
+  });
+  const warned = (of: Chart) =>
+    withSchool(of, 'contour', 'under base').says.filter((one) => one.includes('covers what'));
+  expect(
+    (['sheer', 'light', 'medium', 'full', 'opaque'] as const).map((one) => warned(covering(one)).length),
+  ).toEqual([0, 0, 1, 1, 1]);
+  const without = { ...chart, steps: chart.steps.filter((s) => s.role !== 'contour') };
+  const asks = (of: Chart) => withSchool(of, 'contour', 'under base').says.join().includes('no contour yet');
+  expect([asks(without), asks(chart)]).toEqual([true, false]);
+});
