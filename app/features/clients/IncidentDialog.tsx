@@ -6,7 +6,9 @@ import { useChart, useRefresh } from '../../data/hooks';
 import { useDraft } from '../../data/useDraft';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Choice, Dialog, DraftNote, Field, Label } from '../../ui';
+import { lastWorked } from '../repeat/useWorn';
 import { dayInWords, todayText } from '../words/dates';
+import { chartOfDay } from './incidentView';
 
 /**
  * Writes down what went wrong: what was seen, what was done, which chart was worked, what is left alone from
@@ -25,19 +27,23 @@ export function IncidentDialog({
     on: todayText(),
     seen: '',
     done: '',
-    chartId: client.charts[0]?.id ?? null,
+    chartId: chartOfDay(client.charts, todayText())?.id ?? null,
     suspected: [],
   }));
   const { value: form, set } = draft;
   const [none] = useState('none of these');
   const change = (part: Partial<IncidentInput>): void => set((before) => ({ ...before, ...part }));
   const chart = useChart(form.chartId ?? '');
+  // A chart may have been saved anew since it was worked: what was met then is asked about too.
+  const workedBy = chart.data ? lastWorked(chart.data) : null;
+  const earlier = useChart(workedBy === null ? '' : (form.chartId ?? ''), String(workedBy ?? ''));
   const { busy, failure, errors, save } = useSaving();
   const used = new Map(
-    (chart.data
-      ? productsMet(chart.data.chart, [...(chart.data.carried ?? []), ...chart.data.events])
-      : []
-    ).map((product): [string, string] => [product.id, productName(product)]),
+    [chart.data, earlier.data]
+      .flatMap((answer) =>
+        answer ? productsMet(answer.chart, [...(answer.carried ?? []), ...answer.events]) : [],
+      )
+      .map((product): [string, string] => [product.id, productName(product)]),
   );
   const write = (): Promise<unknown> =>
     save(async () => {
