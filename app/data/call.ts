@@ -15,7 +15,7 @@ import {
   type WriteName,
 } from '@toile/contract';
 import { msg } from '@toile/core';
-import { takeEarly } from './early';
+import { forgetEarly, takeEarly } from './early';
 
 /** An answer that was an error: its words are for the reader, its problem for the form. */
 export class CallError extends Error {
@@ -81,7 +81,10 @@ async function request(name: RouteName, options: Request): Promise<unknown> {
 async function answered(name: RouteName, options: Request): Promise<Response> {
   const { method, path } = ROUTES[name];
   const headers: Record<string, string> = {};
-  if (method !== 'GET') headers['idempotency-key'] = options.idempotencyKey ?? newId();
+  if (method !== 'GET') {
+    headers['idempotency-key'] = options.idempotencyKey ?? newId();
+    forgetEarly();
+  }
   if (options.revision !== undefined) headers['if-match'] = `"${options.revision}"`;
   if (options.body !== undefined) headers['content-type'] = 'application/json';
   const address = addressOf(path, options.params, options.query);

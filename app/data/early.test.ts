@@ -77,6 +77,25 @@ describe('what a page asks for before its scripts are there', () => {
     expect(asked.filter((one) => one === SESSION)).toHaveLength(2);
   });
 
+  test('is not taken where the app asked first, and was answered later', async () => {
+    await open('/');
+    const late = globalThis.toileEarly!;
+    globalThis.toileEarly = {};
+    expect(await call('studioSettings')).toMatchObject({ at: SETTINGS });
+    // Only now it is known to have been asked early: what the app was told is newer.
+    globalThis.toileEarly = late;
+    expect(await call('studioSettings')).toMatchObject({ at: SETTINGS });
+    expect(asked.filter((one) => one === SETTINGS)).toHaveLength(3);
+  });
+
+  test('is old once anything was written', async () => {
+    await open('/');
+    await call('updateStudioSettings', { body: { ruleGrades: {} } as never, revision: 0 });
+    expect(answeredEarly().size).toBe(0);
+    await call('today', { query: { zone: ZONE } });
+    expect(asked.filter((one) => one === TODAY)).toHaveLength(2);
+  });
+
   test('is not what somebody finds who signs in afterwards', async () => {
     await open('/');
     await forgetWhatWasRead();

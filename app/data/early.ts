@@ -13,14 +13,20 @@ declare global {
  */
 const FRESH_MS = 15_000;
 
+/** What was asked for by the app itself: what was asked early is older than what it was told then. */
+const askedSince = new Set<string>();
+
 /**
- * The answer to an address that was asked for before the scripts were there, once; undefined where it is to
- * be asked for now.
+ * The answer to an address that was asked for before the scripts were there, to whoever asks for it first;
+ * undefined where it is to be asked for now.
  */
 export function takeEarly(address: string): Promise<Response> | undefined {
+  const first = !askedSince.has(address);
+  askedSince.add(address);
   const early = globalThis.toileEarly?.[address];
   if (!early) return undefined;
   delete globalThis.toileEarly?.[address];
+  if (!first) return undefined;
   return performance.now() < FRESH_MS ? early.response : undefined;
 }
 
@@ -30,5 +36,11 @@ export function answeredEarly(): ReadonlyMap<string, { readonly data: unknown }>
   return new Map(all.flatMap(([address, { data }]) => (data === undefined ? [] : [[address, { data }]])));
 }
 
-/** Forgets all of it: whoever signs in next finds nothing of whoever was here. */
-export const forgetEarly = (): void => void (globalThis.toileEarly = undefined);
+/**
+ * Forgets all of it: whoever signs in next finds nothing of whoever was here, and what is written makes it
+ * old.
+ */
+export function forgetEarly(): void {
+  globalThis.toileEarly = undefined;
+  askedSince.clear();
+}

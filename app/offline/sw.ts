@@ -8,6 +8,7 @@ import {
 import { NavigationRoute, registerRoute } from 'workbox-routing';
 import { CacheFirst, NetworkFirst } from 'workbox-strategies';
 import { neverKept } from './neverKept';
+import { newerThanWritten } from './newerThanWritten';
 import { onlyWhatIsNew } from './onlyWhatIsNew';
 
 declare const self: ServiceWorkerGlobalScope;
@@ -53,12 +54,16 @@ registerRoute(
   ({ url }) => /\/translator-\w+\.js$/.test(url.pathname),
   new CacheFirst({ cacheName: 'toile-language' }),
 );
+const written = newerThanWritten();
+self.addEventListener('fetch', ({ request }) => {
+  if (request.method !== 'GET' && new URL(request.url).pathname.startsWith('/api/')) written.wrote();
+});
 registerRoute(
   ({ url, request }) =>
     request.method === 'GET' && url.pathname.startsWith('/api/') && !neverKept(url.pathname),
   new NetworkFirst({
     cacheName: READ,
     networkTimeoutSeconds: PATIENCE_SECONDS,
-    plugins: [forgetsWhatIsGone, onlyWhatIsNew(held)],
+    plugins: [forgetsWhatIsGone, onlyWhatIsNew(held), written.plugin],
   }),
 );

@@ -1,4 +1,4 @@
-import { msg } from '@toile/core';
+import { msg, type DryingStep } from '@toile/core';
 import { Body, BackIcon, Button, Column, Figure, Label, Line, useColours } from '../../ui';
 import { useThemeChoice } from '../settings/theme';
 import { clockOf } from './chairView';
@@ -10,17 +10,15 @@ type ChairHeadProps = {
   readonly title: string;
   readonly detail: string;
   /** What is drying, until which minute of the clock. */
-  readonly running: readonly {
-    readonly stepId: string;
-    readonly title: string;
-    readonly untilMinutes: number;
-  }[];
+  readonly running: readonly DryingStep[];
+  /** What has just dried. */
+  readonly dried: readonly DryingStep[];
   readonly now: number;
   readonly onLeave: () => void;
 };
 
 /** Over the step: how far, how the sending goes, what dries. */
-export function ChairHead({ chair, title, detail, running, now, onLeave }: ChairHeadProps) {
+export function ChairHead({ chair, title, detail, running, dried, now, onLeave }: ChairHeadProps) {
   return (
     <>
       <Line paddingHorizontal="$2" minHeight={52}>
@@ -46,6 +44,11 @@ export function ChairHead({ chair, title, detail, running, now, onLeave }: Chair
           ))}
         </Line>
       ) : null}
+      <Line paddingHorizontal="$4" gap="$4" role="status" aria-live="polite">
+        {dried.map(({ stepId, title }) => (
+          <Body key={stepId} fontWeight="700" color="$weld">{msg`✓ ${title}: dry`}</Body>
+        ))}
+      </Line>
     </>
   );
 }

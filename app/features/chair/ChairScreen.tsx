@@ -24,7 +24,7 @@ import { ConflictPanel } from './ConflictPanel';
 import { Deviations } from './Deviations';
 import { BeforeTheWork, Comfort, StepCautions, StepFace, StepWords } from './StepCard';
 import { useChair, type ChairWork } from './useChair';
-import { useChairKeys, useTimeUntil, useSwipe, useWakeLock } from './useChairControls';
+import { DRY_TOLD_MS, useChairKeys, useDried, useSwipe, useTimeUntil, useWakeLock } from './useChairControls';
 
 /** The chair: one step filling the screen, worked with one hand, as planned or in one variant. */
 export function ChairScreen({ id }: { readonly id: string }) {
@@ -72,7 +72,8 @@ function Work({ chair, chart, variant, onLeave }: WorkProps) {
   const [open, setOpen] = useState(false);
   const [faceRoom, setFaceRoom] = useState(0);
   const roomy = useRoomy();
-  const now = useTimeUntil(lastDryAt(worn.steps));
+  const now = useTimeUntil(lastDryAt(worn.steps) + DRY_TOLD_MS);
+  const dried = useDried(worn.steps, now);
   const step = worn.steps[index]!;
   const minutesIn = minutesSat(worn.steps);
   const finished = doneCount === worn.steps.length;
@@ -188,6 +189,7 @@ function Work({ chair, chart, variant, onLeave }: WorkProps) {
         title={msg`Step ${index + 1} of ${worn.steps.length}`}
         detail={msg`${minutesLeft} min left · ${chart.client.name}`}
         running={running}
+        dried={dried}
         now={now}
         onLeave={onLeave}
       />

@@ -1,6 +1,7 @@
 import { act, renderHook } from '@testing-library/react';
 import { clockOf } from './chairView';
-import { chairKeyOf, swipeOf, useTimeUntil } from './useChairControls';
+import type { Step } from '@toile/core';
+import { chairKeyOf, DRY_TOLD_MS, swipeOf, useDried, useTimeUntil, useWakeLock } from './useChairControls';
 
 describe('the clock of waits', () => {
   const START = Date.parse('2031-05-14T10:00:00.120Z');
@@ -92,4 +93,111 @@ describe('what a key means at the chair', () => {
         expect(chairKeyOf(key, on(html))).toBeNull();
     },
   );
+});
+
+describe('what has dried', () => {
+  const START = Date.parse('2031-05-14T10:00:00Z');
+  const vibrate = jest.fn();
+  beforeEach(() => {
+    jest.useFakeTimers({ now: START });
+    vibrate.mockClear();
+    Object.defineProperty(navigator, 'vibrate', { value: vibrate, configurable: true });
+  });
+  afterEach(() => {
+    jest.useRealTimers();
+    Reflect.deleteProperty(navigator, 'vibrate');
+  });
+  const dries = (title: string, tickedMs: number, waitMinutes: number) =>
+    ({
+      id: title,
+      title,
+      waitMinutes,
+      done: { ticked: true, at: new Date(tickedMs).toISOString(), by: 'Ada', deviations: [] },
+    }) as unknown as Step;
+  const MINUTE = 60_000;
+
+  test('is told when its wait is over, for half a minute, and to the hand once', () => {
+    const steps = [dries('Primer', START, 2)];
+    const { result, rerender } = renderHook(({ now }) => useDried(steps, now), {
+      initialProps: { now: START },
+    });
+    const at = (ms: number): readonly string[] => {
+      rerender({ now: START + ms });
+      return result.current.map(({ title }) => title);
+    };
+    expect(at(2 * MINUTE - 1)).toEqual([]);
+    expect(vibrate).not.toHaveBeenCalled();
+    expect(at(2 * MINUTE)).toEqual(['Primer']);
+    expect(at(2 * MINUTE + DRY_TOLD_MS - 1)).toEqual(['Primer']);
+    expect(vibrate).toHaveBeenCalledTimes(1);
+    expect(at(2 * MINUTE + DRY_TOLD_MS)).toEqual([]);
+    expect(vibrate).toHaveBeenCalledTimes(1);
+  });
+
+  test('each that dries is told; what was dry before the chair was opened is not', () => {
+    const steps = [
+      dries('Long ago', START - 5 * MINUTE, 5),
+      dries('Cream', START, 1),
+      dries('Base', START, 1.2),
+    ];
+    const { result, rerender } = renderHook(({ now }) => useDried(steps, now), {
+      initialProps: { now: START },
+    });
+    expect(result.current).toEqual([]);
+    rerender({ now: START + MINUTE });
+    rerender({ now: START + 1.2 * MINUTE });
+    expect(result.current.map(({ title }) => title)).toEqual(['Cream', 'Base']);
+    expect(vibrate).toHaveBeenCalledTimes(2);
+  });
+
+  test('a device that cannot tell a hand shows it all the same', () => {
+    Reflect.deleteProperty(navigator, 'vibrate');
+    const { result } = renderHook(() => useDried([dries('Cream', START, 1)], START + MINUTE));
+    expect(result.current).toHaveLength(1);
+  });
+});
+
+describe('the screen is kept awake', () => {
+  const release = jest.fn(() => Promise.resolve());
+  const request = jest.fn(() => Promise.resolve({ release }));
+  let visible: DocumentVisibilityState;
+  beforeEach(() => {
+    visible = 'visible';
+    request.mockClear();
+    release.mockClear();
+    Object.defineProperty(navigator, 'wakeLock', { value: { request }, configurable: true });
+    jest.spyOn(document, 'visibilityState', 'get').mockImplementation(() => visible);
+  });
+  afterEach(() => {
+    Reflect.deleteProperty(navigator, 'wakeLock');
+    jest.restoreAllMocks();
+  });
+  const seen = async (state: DocumentVisibilityState): Promise<void> => {
+    visible = state;
+    await act(async () => {
+      document.dispatchEvent(new Event('visibilitychange'));
+      await Promise.resolve();
+    });
+  };
+
+  test('asked again when one comes back to it, and let go with the chair', async () => {
+    const { unmount } = renderHook(() => useWakeLock());
+    expect(request).toHaveBeenCalledTimes(1);
+    await seen('hidden');
+    expect(request).toHaveBeenCalledTimes(1);
+    await seen('visible');
+    expect(request).toHaveBeenCalledTimes(2);
+    unmount();
+    expect(release).toHaveBeenCalledTimes(1);
+    await seen('visible');
+    expect(request).toHaveBeenCalledTimes(2);
+  });
+
+  test('a device that refuses is no error, nor is one that cannot', async () => {
+    request.mockImplementationOnce(() => Promise.reject(new Error('battery')));
+    renderHook(() => useWakeLock()).unmount();
+    await seen('hidden');
+    Reflect.deleteProperty(navigator, 'wakeLock');
+    expect(() => renderHook(() => useWakeLock())).not.toThrow();
+  });
 });

@@ -1,4 +1,5 @@
-import { useCallback, useEffect, useRef, useSyncExternalStore } from 'react';
+import { useCallback, useEffect, useRef, useState, useSyncExternalStore } from 'react';
+import { driedBetween, type DryingStep, type Step } from '@toile/core';
 
 /** How often a running clock is looked at, ms. */
 const BEAT_MS = 500;
@@ -24,20 +25,44 @@ export function useTimeUntil(untilMs: number): number {
   return useSyncExternalStore(subscribe, beat);
 }
 
-/** Keeps the screen awake where the device allows it. */
+/**
+ * Keeps the screen awake where the device allows it; a device lets go when something else is looked at, so it
+ * is asked again when one comes back.
+ */
 export function useWakeLock(): void {
   useEffect(() => {
     let lock: WakeLockSentinel | null = null;
     let gone = false;
-    navigator.wakeLock?.request('screen').then(
-      (held) => (gone ? void held.release() : (lock = held)),
-      () => undefined,
-    );
+    const hold = (): void => {
+      if (document.visibilityState !== 'visible') return;
+      navigator.wakeLock?.request('screen').then(
+        (held) => (gone ? void held.release() : (lock = held)),
+        () => undefined,
+      );
+    };
+    hold();
+    document.addEventListener('visibilitychange', hold);
     return () => {
       gone = true;
+      document.removeEventListener('visibilitychange', hold);
       void lock?.release();
     };
   }, []);
+}
+
+/** What has dried is told for so long, ms. */
+export const DRY_TOLD_MS = 30_000;
+
+/** What ended its wait a moment ago, told also to a hand or a pocket where the device can. */
+export function useDried(steps: readonly Step[], now: number): readonly DryingStep[] {
+  // What dried before the chair was opened is no news.
+  const [openedAtMs] = useState(() => Date.now());
+  const dried = driedBetween(steps, Math.max(openedAtMs, now - DRY_TOLD_MS), now);
+  const last = dried.at(-1)?.untilMinutes;
+  useEffect(() => {
+    if (last !== undefined && 'vibrate' in navigator) navigator.vibrate([200, 100, 200]);
+  }, [last]);
+  return dried;
 }
 
 /** What takes Space, Enter or the arrows for itself while it has the focus. */

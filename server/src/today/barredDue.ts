@@ -1,12 +1,4 @@
-import {
-  barredBecause,
-  mindedNow,
-  msg,
-  notedBy,
-  productName,
-  type Chart,
-  type NotedRecord,
-} from '@toile/core';
+import { barredIn, mindedNow, msg, notedBy, productName, type Chart, type NotedRecord } from '@toile/core';
 import type { DueItem, VisitAnswer } from '@toile/contract';
 
 /** What is noted of somebody who comes. */
@@ -32,11 +24,8 @@ export function barredDue(
     const client = clients.find(({ id }) => id === written.client.id);
     if (!client || !coming.has(written.id)) return [];
     const chart = mindedNow(written, notedBy(client, today, now));
-    const told = chart.steps.flatMap((step) =>
-      step.use.flatMap(({ product }) => {
-        const why = barredBecause(product, step, chart.client);
-        return why ? [msg`${step.title}: ${productName(product)} ${why}`] : [];
-      }),
+    const told = barredIn(chart.steps, chart.client).map(
+      ({ step, product, why }) => msg`${step.title}: ${productName(product)} ${why}`,
     );
     const each = [...new Set(told)];
     if (each.length === 0) return [];

@@ -17,6 +17,7 @@ export { lastWorn } from './lastWorn';
 export { productsMet } from './productsMet';
 export { nextStep, type NextStep, type RunningWait } from './nextStep';
 export {
+  driedBetween,
   isSettled,
   lastDryAt,
   nextAfter,

@@ -1,6 +1,14 @@
 import { fitLook, type Chart } from '../look';
 import { client, id, KIT, LOOK, OCCASION, STAMP } from '../look/look.testing';
-import { lastDryAt, nextAfter, progressOf, variantWorked, waitsAt, type RecordedEvent } from '.';
+import {
+  driedBetween,
+  lastDryAt,
+  nextAfter,
+  progressOf,
+  variantWorked,
+  waitsAt,
+  type RecordedEvent,
+} from '.';
 
 const fitted: Chart = fitLook(LOOK, client(), KIT, OCCASION, STAMP).chart;
 const chart: Chart = {
@@ -77,6 +85,18 @@ test('a step dries from its tick for its wait, to the minute and no longer', () 
   expect(waitsAt(worn.steps, AT + 5 * 60_000)).toEqual([]);
   expect(waitsAt(progressOf(chart, [skipped(0)]).worn.steps, AT)).toEqual([]);
   expect(waitsAt(chart.steps, AT)).toEqual([]);
+});
+
+test('what has dried since a moment is told from the end of its wait on', () => {
+  const { worn } = progressOf(chart, [done(0), done(1)]);
+  const dry = AT + 5 * 60_000;
+  const told = (afterMs: number, byMs: number) =>
+    driedBetween(worn.steps, afterMs, byMs).map((one) => one.title);
+  expect(told(dry - 1000, dry - 1)).toEqual([]);
+  expect(told(dry - 1000, dry)).toEqual(['Base']);
+  expect(told(dry - 1, dry + 60_000)).toEqual(['Base']);
+  expect(told(dry, dry + 60_000)).toEqual([]);
+  expect(driedBetween(chart.steps, 0, dry)).toEqual([]);
 });
 
 test('when the last wait is over, and nothing where none was begun', () => {

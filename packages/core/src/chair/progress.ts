@@ -61,6 +61,11 @@ export function waitsAt(steps: readonly Step[], nowMs: number): readonly DryingS
   });
 }
 
+/** Steps whose wait ended after one moment and by another, ms since 1970. */
+export function driedBetween(steps: readonly Step[], afterMs: number, byMs: number): readonly DryingStep[] {
+  return waitsAt(steps, afterMs).filter(({ untilMinutes }) => untilMinutes * 60_000 <= byMs);
+}
+
 /** When the last running wait is over, ms since 1970; 0 when none was started. */
 export function lastDryAt(steps: readonly Step[]): number {
   return Math.max(0, ...waitsAt(steps, 0).map((w) => w.untilMinutes * 60_000));

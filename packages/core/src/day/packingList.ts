@@ -10,7 +10,7 @@ import {
   type Unit,
 } from '../kit';
 import { isOfTrial, setsSkin, toolsForFace, type Chart, type Step, type Use } from '../look';
-import { allowedIn, barredBecause } from '../shade';
+import { allowedIn, barredIn } from '../shade';
 import {
   disposablesFor,
   packProducts,
@@ -131,10 +131,11 @@ export function packParty(
   const uses = faces.flatMap((face) =>
     face.chart.steps.flatMap((step) => step.use.map((use) => ({ face, step, use, product: inKit(use) }))),
   );
-  const barred = uses.flatMap(({ face, step, use }) => {
-    const why = barredBecause(use.product, step, face.chart.client);
-    return why ? [`${face.guest.name}: ${productName(use.product)} ${why}`] : [];
-  });
+  const barred = faces.flatMap(({ guest, chart }) =>
+    barredIn(chart.steps, chart.client).map(
+      ({ product, why }) => `${guest.name}: ${productName(product)} ${why}`,
+    ),
+  );
   const takes = uses.flatMap(({ face, use, product }): Take[] =>
     product
       ? [

@@ -16,7 +16,7 @@ import {
 import { closed, DateSchema, TextSchema, UuidSchema } from '../schema';
 import { MOST_STEPS, type Chart, type Step } from '../look';
 import { messages, msg, term } from '../messages';
-import { barredBecause } from '../shade';
+import { barredIn } from '../shade';
 import { lessonFrom } from './lesson';
 
 const side = Type.Integer({ minimum: 1, maximum: 12 });
@@ -259,9 +259,10 @@ export function compactNotes(
       pans.map(({ row, column, productId }) => [productId, { tin, row, column }] as const),
     ),
   );
+  const notForThem = barredIn(kept, chart.client);
   const pans = [...places]
     .flatMap(([productId, place]): PanNote[] => {
-      const [barred] = barredUses(kept, productId, chart.client);
+      const barred = notForThem.find(({ product }) => product.id === productId);
       const product = used.find(({ id }) => id === productId) ?? barred?.product;
       if (!product) return [];
       const note = panNote(compact, kept, product, place, months.get(productId) ?? null);
@@ -284,19 +285,6 @@ export function compactNotes(
     minds: MINDS,
   };
 }
-
-/** Where some steps lay a product that a client must not have there, and why. */
-const barredUses = (
-  steps: readonly Step[],
-  productId: string,
-  client: Chart['client'],
-): readonly { readonly product: ProductSnapshot; readonly why: string }[] =>
-  steps.flatMap((step) =>
-    step.use.flatMap(({ product }) => {
-      const why = product.id === productId ? barredBecause(product, step, client) : null;
-      return why === null ? [] : [{ product, why }];
-    }),
-  );
 
 const MINDS: readonly string[] = messages([
   'Keep the lid each pan came with: it is moved to another tin under its lid, and so stays itself.',

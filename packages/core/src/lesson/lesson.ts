@@ -4,7 +4,7 @@ import { productName, type ProductKind, type Tool } from '../kit';
 import { stepsOfVariant, type Chart, type Step } from '../look';
 import { localeNow, messages, msg, plural, term } from '../messages';
 import { weaveSteps } from '../order';
-import { barredBecause } from '../shade';
+import { barredIn } from '../shade';
 import { withArticle } from '../withArticle';
 import { minutesAtHome, standAlone, worthMost } from './keep';
 import { withToolsOf } from './tools';
@@ -127,11 +127,8 @@ const whyLeft = (step: Step, { keep }: LessonAsk): string =>
 
 /** What a client must not have, by what is noted of them: told to whoever puts the lesson together. */
 function notForThem(step: Step, client: Chart['client']): string | null {
-  for (const { product } of step.use) {
-    const why = barredBecause(product, step, client);
-    if (why) return `${productName(product)}: ${why}.`;
-  }
-  return null;
+  const [first] = barredIn([step], client);
+  return first ? `${productName(first.product)}: ${first.why}.` : null;
 }
 
 function notAtHome(step: Step): string | null {

@@ -2,7 +2,7 @@ import { productName } from '../kit';
 import type { Chart, Step } from '../look';
 import { msg } from '../messages';
 import { acceptedRefit, productChange, type Refit, type RefitChange } from '../repeat';
-import { barredBecause } from '../shade';
+import { allowedIn } from '../shade';
 import { fullOf, notInPan, placeName, type Compact, type CompactPlace } from './compact';
 import type { Lesson } from './lesson';
 
@@ -76,11 +76,7 @@ export function renewedCompact(compact: Compact, before: Chart, after: Chart, to
   if (stepIds.length === 0) return null;
   const steps = after.steps.filter(({ id }) => stepIds.includes(id));
   const now = new Map(
-    steps.flatMap((step) =>
-      step.use.flatMap(({ product }) =>
-        barredBecause(product, step, after.client) === null ? [[product.id, product] as const] : [],
-      ),
-    ),
+    steps.flatMap((step) => allowedIn(step, after.client).map((product) => [product.id, product] as const)),
   );
   const lying = new Set(compact.tins.flatMap(({ pans }) => pans.map(({ productId }) => productId)));
   const stays = new Set([...lying].filter((id) => now.has(id)));

@@ -1,6 +1,6 @@
 import type { FitContext, Step } from '../look';
 import { msg } from '../messages';
-import { barredBecause, excludedBecause } from '../shade';
+import { barredIn, excludedBecause } from '../shade';
 
 /**
  * What speaks against using a step's products at all, first what the client must not meet, whether it is
@@ -12,13 +12,10 @@ export const blockedOf = (step: Step, context: FitContext): string | null =>
   null;
 
 /** Which of a step's products its client must not meet there, and why; null when none. */
-export const barredOf = (step: Step, { client }: FitContext): string | null =>
-  step.use
-    .map(({ product }) => {
-      const why = barredBecause(product, step, client);
-      return why ? `${product.line} ${product.shade}: ${why}` : null;
-    })
-    .find((reason) => reason !== null) ?? null;
+export function barredOf(step: Step, { client }: FitContext): string | null {
+  const [first] = barredIn([step], client);
+  return first ? `${first.product.line} ${first.product.shade}: ${first.why}` : null;
+}
 
 /**
  * Why a product cannot be used again. What it was used for is not asked: it was done with that, on purpose or

@@ -4,6 +4,7 @@ export { isColoured, mixTableOf, type Coloured } from './mixTables';
 export {
   allowedIn,
   barredBecause,
+  barredIn,
   laidAtEyes,
   mustSuitEyes,
   excludedBecause,

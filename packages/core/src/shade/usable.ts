@@ -234,9 +234,26 @@ export function barredBecause(
   return refusedBy(client, product) ?? refusedThere(client, product, step);
 }
 
+/** A product in a step that somebody must not meet there, and why. */
+export type Barred<S> = { readonly step: S; readonly product: ProductSnapshot; readonly why: string };
+
+/** Every product of some steps that is not handed to somebody, and why, in the order they are worked. */
+export const barredIn = <S extends WithUse>(
+  steps: readonly S[],
+  client: Parameters<typeof barredBecause>[2],
+): readonly Barred<S>[] =>
+  steps.flatMap((step) =>
+    step.use.flatMap(({ product }) => {
+      const why = barredBecause(product, step, client);
+      return why === null ? [] : [{ step, product, why }];
+    }),
+  );
+
+type WithUse = LaidWhere & { readonly use: readonly { readonly product: ProductSnapshot }[] };
+
 /** What of a step may be handed to somebody. */
 export const allowedIn = (
-  step: LaidWhere & { readonly use: readonly { readonly product: ProductSnapshot }[] },
+  step: WithUse,
   client: Parameters<typeof barredBecause>[2],
 ): readonly ProductSnapshot[] =>
   step.use.flatMap(({ product }) => (barredBecause(product, step, client) === null ? [product] : []));
