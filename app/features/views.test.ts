@@ -181,7 +181,18 @@ describe('chart', () => {
     const layers = layersOf(client, stepsOfVariant(chart.steps, null), null);
     const other = withNote(chart, id(2), 'softer');
     expect(layersOf(client, stepsOfVariant(other.steps, null), null)[0]).toBe(layers[0]);
-    expect(layerOfStep({ ...chart.steps[0]!, role: 'care' }, client)).toBeNull();
+  });
+
+  test('care leaves nothing to be seen: only where it stands out its edge is shown', () => {
+    const [first, ...others] = stepsOfVariant(chart.steps, null);
+    const care = { ...first!, role: 'care' as const };
+    for (const emphasis of ['plain', 'faint', 'outline'] as const)
+      expect(layerOfStep(care, client, emphasis)).toBeNull();
+    expect(layerOfStep(care, client, 'lit')).toMatchObject({ kind: 'care', emphasis: 'lit' });
+    expect(layerOfStep(care, client, 'lit')!.shapes.length).toBeGreaterThan(0);
+    expect(layerOfStep({ ...care, placements: [] }, client, 'lit')).toBeNull();
+    expect(layersOf(client, [care, ...others], care.id).map(({ id: of }) => of)).toContain(care.id);
+    expect(layersOf(client, [care, ...others], others[0]!.id).map(({ id: of }) => of)).not.toContain(care.id);
   });
 
   test('placements are kept rounded, and without what the guide has anyway', () => {

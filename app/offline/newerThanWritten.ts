@@ -8,7 +8,6 @@ type Asked = { readonly request: Request; readonly state?: State };
 /**
  * Where the network is slow, what was read before stands in for its answer; but not what was read before
  * something was written here: that would show a change as undone. Without a network it does. `now` tells ms.
- * ms.
  */
 export function newerThanWritten(now: () => number = Date.now) {
   let wroteAt = -Infinity;

@@ -102,7 +102,7 @@ function Work({ chair, chart, variant, onLeave }: WorkProps) {
           {msg`▲ Version ${chart.version} was saved meanwhile and is the one worked now. Steps that are the same in it stay ticked, what was changed is open.`}
         </Body>
       ) : null}
-      <WorkedBefore chair={chair} chart={chart} />
+      {index === 0 || chair.choice.goOnWith !== null ? <WorkedBefore chair={chair} chart={chart} /> : null}
       {conflicts.map((conflict) => (
         <ConflictPanel
           key={`${conflict.one.id} ${conflict.other.id}`}
@@ -140,7 +140,7 @@ function Work({ chair, chart, variant, onLeave }: WorkProps) {
           color="$weld"
         >{msg`◷ Still wet under this one: wait ${clockOf(next.waitMinutes * 60)}.`}</Body>
       ) : null}
-      <StepWords step={step} kit={kit.data} />
+      <StepWords step={step} kit={kit.data} client={chart.client} />
       <Comfort step={step} client={worn.client} minutesIn={minutesIn} />
       <WorkedAs chair={chair} variant={variant} />
     </>

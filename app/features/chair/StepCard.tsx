@@ -8,6 +8,7 @@ import {
   howInWords,
   isSettled,
   msg,
+  placesSentence,
   productsInWords,
   term,
   type Chart,
@@ -53,8 +54,20 @@ export function StepFace({
 }
 
 /** What is taken, how much of it, how it is worked: readable at arm's length. */
-export function StepWords({ step, kit }: { readonly step: Step; readonly kit: Kit | undefined }) {
+export function StepWords({
+  step,
+  kit,
+  client,
+}: {
+  readonly step: Step;
+  readonly kit: Kit | undefined;
+  readonly client: Chart['client'];
+}) {
   const place = placeInKit(step, kit);
+  const where = useMemo(
+    () => placesSentence(step.placements, client.landmarks, client.features),
+    [step.placements, client.landmarks, client.features],
+  );
   const lab = colourOfUse(step.use);
   return (
     <Column padding="$4" gap="$3">
@@ -83,6 +96,7 @@ export function StepWords({ step, kit }: { readonly step: Step; readonly kit: Ki
       <Body fontSize="$4" lineHeight="$4">
         {howInWords(step)}
       </Body>
+      {where === '' ? null : <Body>{where}</Body>}
       {step.tool === 'airbrush' ? <Body>{airbrushInWords(step)}</Body> : null}
       {step.tool === 'airbrush' ? <Body color="$weld">{`▲ ${term(AFTER_AIRBRUSH)}`}</Body> : null}
       {step.note ? (

@@ -20,8 +20,8 @@ type Kept = {
 const kept: Readonly<Record<Eyes, WeakMap<Step, Kept>>> = { open: new WeakMap(), closed: new WeakMap() };
 
 /**
- * What a step paints on a client's face; null for care and for steps without a place. The same object for the
- * same step.
+ * What a step paints on a client’s face; null for steps without a place, and for care, which leaves nothing
+ * to be seen, unless it stands out. The same object for the same step.
  */
 export function layerOfStep(
   step: Step,
@@ -30,7 +30,7 @@ export function layerOfStep(
   eyes: Eyes = 'open',
 ): PaintedLayer | null {
   const { role } = step;
-  if (role === 'care' || step.placements.length === 0) return null;
+  if ((role === 'care' && emphasis !== 'lit') || step.placements.length === 0) return null;
   let held = kept[eyes].get(step);
   if (
     !held ||

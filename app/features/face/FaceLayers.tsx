@@ -24,7 +24,7 @@ import {
 /** One layer on the drawing: its shapes, kind and colour. */
 export type PaintedLayer = {
   readonly id: string;
-  readonly kind: LayerKind;
+  /** Care is drawn by its edge alone: it leaves no colour. */ readonly kind: LayerKind | 'care';
   readonly shapes: readonly PlacedShape[];
   /** Colour of its product, '#rrggbb'. */
   readonly colour: string | null;
@@ -46,9 +46,24 @@ type LayerProps = {
 
 /** One layer: its shapes in its colour, fading along their lines, with the pattern of its kind. */
 export const Layer = memo(function Layer({ layer, face, skin, ink }: LayerProps) {
-  const look = LAYER_LOOKS[layer.kind];
-  const { emphasis = 'plain' } = layer;
-  const wide = layer.kind === 'base' || layer.kind === 'powder';
+  const { emphasis = 'plain', kind } = layer;
+  if (kind === 'care')
+    return (
+      <G>
+        {layer.shapes.map((shape, i) => (
+          <Path
+            key={i}
+            d={pathOf(shape.region, 2)}
+            fill="none"
+            stroke={ink}
+            strokeWidth={0.9}
+            strokeDasharray="2.4 1.6"
+          />
+        ))}
+      </G>
+    );
+  const look = LAYER_LOOKS[kind];
+  const wide = kind === 'base' || kind === 'powder';
   const strength = {
     lit: wide ? 0.6 : 0.85,
     plain: wide ? 0.18 : 0.62,
@@ -77,7 +92,7 @@ export const Layer = memo(function Layer({ layer, face, skin, ink }: LayerProps)
               strokeWidth={0.4}
             />
             {look.pattern.form === 'plain' ? null : (
-              <Path d={d} fill={`url(#${patternId(face, layer.kind, pattern)})`} />
+              <Path d={d} fill={`url(#${patternId(face, kind, pattern)})`} />
             )}
           </G>
         );

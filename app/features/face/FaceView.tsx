@@ -135,7 +135,11 @@ export const FaceView = memo(function FaceView({
       role="img"
       aria-label={label}
     >
-      <Patterns kinds={layers.map((l) => l.kind)} face={id} skin={inks?.skin ?? null} />
+      <Patterns
+        kinds={layers.flatMap(({ kind }) => (kind === 'care' ? [] : [kind]))}
+        face={id}
+        skin={inks?.skin ?? null}
+      />
       <Inks inks={art.ground} fills={fills} own={parts} />
       {own && inks && !picture ? <SkinSpots spots={own.spots} /> : null}
       {picture ? (

@@ -1,3 +1,4 @@
+import { capital } from '../capital';
 import { msg, term } from '../messages';
 import { faceModel } from './faceModel';
 import { PLAIN_FEATURES, type Features } from './features';
@@ -53,6 +54,23 @@ export function placeInShort(placement: Placement, landmarks: Landmarks, feature
   const twice = /^(.+?)((?:, both sides)?), over the \1(.*)$/i.exec(words);
   return twice ? msg`over the ${twice[1]!.toLowerCase()}${twice[2] ?? ''}${twice[3] ?? ''}` : words;
 }
+
+/** Places in words for a face, each once; what was drawn by hand is said as that and no more. */
+export const placesInShort = (
+  placements: readonly Placement[],
+  landmarks: Landmarks,
+  features: Features,
+): readonly string[] => [
+  ...new Set(
+    placements.map((one) =>
+      'guide' in one ? placeInShort(one, landmarks, features) : describePlacement(one),
+    ),
+  ),
+];
+
+/** The same as one sentence without its stop; empty where there is none. */
+export const placesSentence = (...given: Parameters<typeof placesInShort>): string =>
+  capital(placesInShort(...given).join('; '));
 
 /** Where a cheek stroke ends against the pupil line: what a hand can find again. */
 function endOf(

@@ -110,6 +110,8 @@ export { halfCutTo, halfOf, halfOutline } from './halfFace';
 export {
   describePlacement,
   placeInShort,
+  placesInShort,
+  placesSentence,
   speakPlace,
   speakPlacement,
   zoneMostlyUnder,

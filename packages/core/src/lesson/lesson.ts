@@ -1,5 +1,5 @@
 import { capital } from '../capital';
-import { describePlacement, placeInShort } from '../face';
+import { placesInShort } from '../face';
 import { productName, type ProductKind, type Tool } from '../kit';
 import { stepsOfVariant, type Chart, type Step } from '../look';
 import { localeNow, messages, msg, plural, term } from '../messages';
@@ -152,9 +152,7 @@ function lessonStep(chart: Chart, step: Step, names: readonly string[]): LessonS
     things: [...new Set(step.use.map(nameOf))].map((name) => names.indexOf(name) + 1),
     amount: size?.words ?? null,
     sizeMm: size?.mm ?? null,
-    where: [
-      ...new Set(step.placements.map((placement) => capital(inMirror(said(placement, landmarks, features))))),
-    ],
+    where: placesInShort(step.placements, landmarks, features).map((words) => capital(inMirror(words))),
     how: howAtHome(step),
     check: CHECKS[seenAs(step)],
     fault: FAULTS[seenAs(step)] ?? null,
@@ -162,10 +160,6 @@ function lessonStep(chart: Chart, step: Step, names: readonly string[]): LessonS
     waitMinutes: step.waitMinutes,
   };
 }
-
-/** A place in words for this face; what was drawn by hand is said as that and no more. */
-const said = (...[placement, landmarks, features]: Parameters<typeof placeInShort>): string =>
-  'guide' in placement ? placeInShort(placement, landmarks, features) : describePlacement(placement);
 
 /** The client's sides are the reader's own; in a mirror one's left is on the left. */
 function inMirror(words: string): string {

@@ -9,6 +9,7 @@ import {
   lineArt,
   outlineOf,
   pathOf,
+  placesSentence,
   type Eyes,
   type InkFill,
   type Inset,
@@ -310,8 +311,17 @@ function broken(word: string, fits: (part: string) => boolean): string[] {
 const amounts = (step: Step): string =>
   step.use.map(({ parts, measure }) => measuresInWords(parts, measure)).join(' + ');
 
-function stepLines(step: Step): { readonly head: string; readonly product: string; readonly how: string } {
+/** A step as it is written on paper. */
+type Written = {
+  readonly step: Step;
+  readonly head: string;
+  readonly product: string;
+  readonly how: string;
+};
+
+function written(step: Step, { landmarks, features }: Chart['client']): Written {
   return {
+    step,
     head: step.optional ? msg`${step.title} (if wanted)` : step.title,
     product:
       step.use.length === 0
@@ -322,6 +332,8 @@ function stepLines(step: Step): { readonly head: string; readonly product: strin
           msg`${amounts(step)} of ${productsInWords(step.use)}`,
     how: [
       howInWords(step),
+      // Layers are on the drawing by their numbers; care leaves nothing that could be drawn.
+      step.role === 'care' ? placesSentence(step.placements, landmarks, features) : null,
       step.tool === 'airbrush' ? `${airbrushInWords(step)} ${term(AFTER_AIRBRUSH)}` : null,
       step.note || null,
     ]
@@ -341,7 +353,7 @@ const NUMBER_AT = 17;
 function stepsAt(
   size: number,
   terse: boolean,
-  steps: readonly Step[],
+  steps: readonly Written[],
   box: Omit<StepsBox, 'height'>,
   { measure, colour }: SheetOptions,
 ): Laid {
@@ -362,8 +374,7 @@ function stepsAt(
       ops.push({ op: 'text', x: at, y, size: lineSize, bold, fill, text: line });
     }
   };
-  const all = steps.map((step, i): SheetOp => {
-    const { head, product, how } = stepLines(step);
+  const all = steps.map(({ step, head, product, how }, i): SheetOp => {
     const top = y;
     ops = [];
     if (step.role !== 'care') {
@@ -405,7 +416,7 @@ function stepsAt(
 }
 
 /** The same at the largest size that fits the box. */
-function stepsFitted(steps: readonly Step[], box: StepsBox, options: SheetOptions): SheetOp[] {
+function stepsFitted(steps: readonly Written[], box: StepsBox, options: SheetOptions): SheetOp[] {
   // Long notes are cut before the letters get too small to read.
   for (const terse of [false, true]) {
     for (let size = 9.5; size >= (terse ? 2.5 : 5.5); size -= 0.25) {
@@ -517,6 +528,7 @@ export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
   const phone = options.paper === 'phone';
   const margin = phone ? 16 : MARGIN;
   const steps = chart.steps.filter((s) => s.variant === undefined);
+  const lines = steps.map((step) => written(step, chart.client));
   const open = placedSteps(chart, steps, 'open');
   const closed = placedSteps(chart, steps, 'closed');
   const small = (list: readonly Placed[]): Placed[] => list.filter(({ kind }) => INSET_KINDS.includes(kind));
@@ -627,14 +639,14 @@ export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
   part('Figure', { alt: faceInWords(client.name, steps, open) });
   let height: number = paperHeight;
   if (phone) {
-    const laid = stepsAt(PHONE_LETTERS, false, steps, { x: margin, y, width: width - 2 * margin }, options);
+    const laid = stepsAt(PHONE_LETTERS, false, lines, { x: margin, y, width: width - 2 * margin }, options);
     parts.push(...laid.ops);
     height = Math.max(paperHeight, Math.ceil(y + laid.height + margin));
   } else {
     const x = margin + faceWidth + 18;
     parts.push(
       ...stepsFitted(
-        steps,
+        lines,
         { x, y: top, width: width - margin - x, height: height - top - margin - 12 },
         options,
       ),

@@ -421,6 +421,22 @@ test('what is sprayed is told how, and what comes after it; nothing else is', ()
   expect(said('small brush')).not.toContain(airbrush);
 });
 
+test('where care lies is written, since it is drawn nowhere; a layer has its number on the drawing', () => {
+  const said = (role: Step['role'], ...guides: readonly GuideName[]) =>
+    partsOf({
+      ...base,
+      steps: [step(1, { role, title: 'Ground', placements: guides.flatMap((one) => placedAt(one)) })],
+    })
+      .flatMap(({ said: { actual } }) => actual ?? [])
+      .find((words) => words.startsWith('1. Ground'))!;
+  expect(said('care', 'zone.noseBridge', 'zone.chin')).toMatch(
+    / · Over the bridge of the nose; over the chin$/,
+  );
+  expect(said('care', 'zone.chin', 'zone.chin').match(/over the chin/gi)).toHaveLength(1);
+  expect(said('care')).not.toContain('Over');
+  expect(said('base', 'zone.noseBridge')).not.toContain('Over');
+});
+
 test.each(Object.keys(PAPERS) as Paper[])(
   'on %s the lines over the face stand one under the other in the ink',
   (paper) => {
