@@ -68,7 +68,26 @@ export const placesInShort = (
   ),
 ];
 
-/** The same as one sentence without its stop; empty where there is none. */
+/**
+ * Places by their names alone, each once, where there is little room: 'Forehead, centre; chin'. Nothing of
+ * what lies over the whole face.
+ */
+export const placeNames = (placements: readonly Placement[]): string =>
+  capital(
+    [
+      ...new Set(
+        placements.flatMap((one) => {
+          if (!('guide' in one)) return [describePlacement(one)];
+          if (one.guide === 'zone.wholeFace') return [];
+          const { label, central } = guideNamed(one.guide);
+          const side = central || one.side === 'both' ? [] : [msg`client’s ${term(one.side)}`];
+          return [[label.toLowerCase(), ...side].join(', ')];
+        }),
+      ),
+    ].join('; '),
+  );
+
+/** Places in words for a face as one sentence without its stop; empty where there is none. */
 export const placesSentence = (...given: Parameters<typeof placesInShort>): string =>
   capital(placesInShort(...given).join('; '));
 

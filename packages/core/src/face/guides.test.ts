@@ -2,6 +2,8 @@ import {
   areaOf,
   checkLimits,
   describePlacement,
+  placeNames,
+  placesSentence,
   faceModel,
   faceShape,
   GUIDE_NAMES,
@@ -21,6 +23,7 @@ import {
   zoneArea,
   zoneOutline,
   ZONES,
+  type GuideName,
   type Placement,
   type Region,
 } from '.';
@@ -192,6 +195,38 @@ test('placements are said aloud by the client’s side', () => {
       side: 'right',
     }),
   ).toBe('drawn by hand, client’s right');
+});
+
+test('places are named in a row, each once: in short, and as they lie on a face', () => {
+  const both = (guide: GuideName) => ({ guide, side: 'both' as const });
+  const places: readonly Placement[] = [
+    both('zone.wholeFace'),
+    both('zone.chin'),
+    both('zone.chin'),
+    { guide: 'zone.underEye', side: 'left' },
+    { guide: 'zone.chin', side: 'right' },
+    {
+      outline: [
+        [0, 0],
+        [1, 0],
+        [1, 1],
+      ],
+      featherMm: 2,
+      side: 'right',
+    },
+  ];
+  expect(placeNames(places)).toBe('Chin; under eye, client’s left; drawn by hand, client’s right');
+  expect(placeNames([both('zone.wholeFace')])).toBe('');
+  expect(placeNames([])).toBe('');
+  const sentence = (...all: readonly Placement[]) => placesSentence(all, TEMPLATE, PLAIN_FEATURES);
+  expect(sentence(both('zone.wholeFace'), both('zone.chin'), both('zone.chin'))).toBe(
+    'Over the whole face; over the chin',
+  );
+  expect(sentence(both('cheekContour'))).toMatch(
+    /^Cheek contour, both sides, from the ear .*, ends \d+ mm before the pupil line$/,
+  );
+  expect(sentence(places[5]!)).toBe('Drawn by hand, client’s right');
+  expect(sentence()).toBe('');
 });
 
 test('a drawn outline goes through the warp and back unchanged on the canonical face', () => {

@@ -111,6 +111,7 @@ export {
   describePlacement,
   placeInShort,
   placesInShort,
+  placeNames,
   placesSentence,
   speakPlace,
   speakPlacement,

@@ -9,7 +9,7 @@ import {
   lineArt,
   outlineOf,
   pathOf,
-  placesSentence,
+  placeNames,
   type Eyes,
   type InkFill,
   type Inset,
@@ -319,7 +319,7 @@ type Written = {
   readonly how: string;
 };
 
-function written(step: Step, { landmarks, features }: Chart['client']): Written {
+function written(step: Step): Written {
   return {
     step,
     head: step.optional ? msg`${step.title} (if wanted)` : step.title,
@@ -333,7 +333,7 @@ function written(step: Step, { landmarks, features }: Chart['client']): Written 
     how: [
       howInWords(step),
       // Layers are on the drawing by their numbers; care leaves nothing that could be drawn.
-      step.role === 'care' ? placesSentence(step.placements, landmarks, features) : null,
+      step.role === 'care' ? placeNames(step.placements) : null,
       step.tool === 'airbrush' ? `${airbrushInWords(step)} ${term(AFTER_AIRBRUSH)}` : null,
       step.note || null,
     ]
@@ -528,7 +528,7 @@ export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
   const phone = options.paper === 'phone';
   const margin = phone ? 16 : MARGIN;
   const steps = chart.steps.filter((s) => s.variant === undefined);
-  const lines = steps.map((step) => written(step, chart.client));
+  const lines = steps.map(written);
   const open = placedSteps(chart, steps, 'open');
   const closed = placedSteps(chart, steps, 'closed');
   const small = (list: readonly Placed[]): Placed[] => list.filter(({ kind }) => INSET_KINDS.includes(kind));

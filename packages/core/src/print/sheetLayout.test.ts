@@ -429,12 +429,11 @@ test('where care lies is written, since it is drawn nowhere; a layer has its num
     })
       .flatMap(({ said: { actual } }) => actual ?? [])
       .find((words) => words.startsWith('1. Ground'))!;
-  expect(said('care', 'zone.noseBridge', 'zone.chin')).toMatch(
-    / · Over the bridge of the nose; over the chin$/,
-  );
-  expect(said('care', 'zone.chin', 'zone.chin').match(/over the chin/gi)).toHaveLength(1);
-  expect(said('care')).not.toContain('Over');
-  expect(said('base', 'zone.noseBridge')).not.toContain('Over');
+  expect(said('care', 'zone.noseBridge', 'zone.chin')).toMatch(/ · Bridge of the nose; chin$/);
+  expect(said('care', 'zone.chin', 'zone.chin').match(/chin/gi)).toHaveLength(1);
+  // All over is no place.
+  expect(said('care', 'zone.wholeFace')).toBe(said('care'));
+  expect(said('base', 'zone.noseBridge')).toBe(said('base'));
 });
 
 test.each(Object.keys(PAPERS) as Paper[])(
