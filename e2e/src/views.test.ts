@@ -460,3 +460,41 @@ test.each([
   await page.getByText('Harbour Morning').first().waitFor();
   await context.close();
 });
+
+test('a part of the app that does not come is asked for again by whoever wants it', async () => {
+  const { context, page } = await openAs(browser, 'owner');
+  // A page that has none of the other screens yet, and a network that goes as one of them is opened.
+  const parts = '**/_expo/static/js/web/**';
+  await page.goto(`${baseUrl()}/clients`);
+  await page.getByRole('link', { name: 'Isaura Penhallow' }).waitFor();
+  await page.route(parts, (route) => route.abort());
+  await page.route('**/index.html', (route) => route.abort());
+  await page.getByRole('link', { name: 'Isaura Penhallow' }).click();
+  const alert = page.getByRole('alert');
+  await alert.getByText('A part of the app did not come').waitFor();
+  await alert.getByRole('button', { name: 'Open it again' }).click();
+  await alert.getByText('▲ The studio cannot be reached. Check the connection and try again.').waitFor();
+  await page.unroute(parts);
+  await page.unroute('**/index.html');
+  await alert.getByRole('button', { name: 'Open it again' }).click();
+  await page.getByRole('heading', { name: 'Isaura Penhallow' }).waitFor();
+  expect(new URL(page.url()).pathname).toMatch(/^\/clients\/[0-9a-f-]{36}$/);
+  await context.close();
+});
+
+test('a page that was open while a newer app came out opens itself anew', async () => {
+  const { context, page } = await openAs(browser, 'owner');
+  await page.goto(`${baseUrl()}/clients`);
+  await page.getByRole('link', { name: 'Isaura Penhallow' }).waitFor();
+  const parts = '**/_expo/static/js/web/**';
+  await page.route(parts, (route) => route.fulfill({ status: 404 }));
+  // The new one begins with another script; by the time the page is opened anew its parts are there.
+  await page.route('**/index.html', async (route) => {
+    await page.unroute(parts);
+    const text = await (await route.fetch()).text();
+    await route.fulfill({ contentType: 'text/html', body: text.replace(/entry-\w+\.js/g, 'entry-newer.js') });
+  });
+  await page.getByRole('link', { name: 'Isaura Penhallow' }).click();
+  await page.getByRole('heading', { name: 'Isaura Penhallow' }).waitFor();
+  await context.close();
+});

@@ -1,7 +1,9 @@
 import type { ErrorBoundaryProps } from 'expo-router';
+import { useEffect, useState } from 'react';
 import { useSWRConfig } from 'swr';
 import { pathTo } from '@toile/contract';
 import { msg } from '@toile/core';
+import { appOut, isUnfetched, renewIfNewer } from '../../data/appOut';
 import { Body, Button, Column, Heading } from '../../ui';
 
 /**
@@ -11,16 +13,29 @@ import { Body, Button, Column, Heading } from '../../ui';
  */
 export function Mishap({ error, retry }: ErrorBoundaryProps) {
   const { mutate } = useSWRConfig();
+  const unfetched = isUnfetched(error);
+  const [alone, setAlone] = useState(false);
+  useEffect(() => void (unfetched && renewIfNewer()), [unfetched]);
   const again = async (): Promise<void> => {
+    if (unfetched) {
+      // What failed to come once is remembered by the page: only a new one asks for it again.
+      const reachable = (await appOut()) !== 'unreachable';
+      setAlone(!reachable);
+      if (reachable) window.location.reload();
+      return;
+    }
     // Read anew: what was read may be what it stumbled over.
     await mutate((key) => key !== pathTo('session'), undefined);
     await retry();
   };
   return (
     <Column role="alert" padding="$4" gap="$3" alignItems="flex-start" maxWidth={640}>
-      <Heading>{msg`This place has stumbled`}</Heading>
+      <Heading>{unfetched ? msg`A part of the app did not come` : msg`This place has stumbled`}</Heading>
       <Body>{msg`Charts being changed, readings being taken and what was recorded at the chair are kept on this device.`}</Body>
-      <Body color="$inkSoft">{msg`What it said: ${error.message}`}</Body>
+      {unfetched ? null : <Body color="$inkSoft">{msg`What it said: ${error.message}`}</Body>}
+      {alone ? (
+        <Body color="$madder">{msg`▲ The studio cannot be reached. Check the connection and try again.`}</Body>
+      ) : null}
       <Button kind="main" onPress={() => void again()}>{msg`Open it again`}</Button>
     </Column>
   );
