@@ -176,6 +176,14 @@ test('a chart saved anew while it is worked keeps how far the face has come', as
   expect(await now()).toMatchObject({ doneCount: 1, stepCount: next.steps.length, firstAt: at(540) });
   await tick(chart.id, 2, third!.id, at(555));
   expect(await now()).toMatchObject({ doneCount: 2, firstAt: at(540), lastAt: at(555) });
+  // What was changed since it was laid is to be done again, here as at the chair.
+  const other = next.steps.map((step) => (step === third ? { ...step, passes: step.passes + 1 } : step));
+  await artist
+    .post(`/api/charts/${chart.id}/versions`)
+    .set(keyed())
+    .send({ parent: 2, reason: 'Once more', chart: { ...next, steps: other } })
+    .expect(201);
+  expect(await now()).toMatchObject({ doneCount: 1, firstAt: at(540), lastAt: at(540) });
 });
 
 test('what is packed is what the charts take, and the bag is by its guest', async () => {

@@ -8,11 +8,11 @@ import {
   packParty,
   progressOf,
   standsIn,
+  stillOnFace,
   variantWorked,
   workedIn,
   timedVisits,
   touchUpPlan,
-  type ChairEvent,
   type ChairTicks,
   type Chart,
   type PartyEvent,
@@ -22,6 +22,7 @@ import {
 } from '@toile/core';
 import { ROUTES } from '@toile/contract';
 import { wearGroups } from '../care/zoneWears';
+import { eventOfRow } from '../charts/events';
 import { announce, openLine, type Live } from '../charts/live';
 import { inStudio, type Tx } from '../db/connection';
 import { ProblemError } from '../http/problem';
@@ -173,18 +174,21 @@ async function chairTicks(tx: Tx, party: PartyRow): Promise<Record<string, Chair
   const zone = party.plan && isZone(party.plan.zone) ? party.plan.zone : 'UTC';
   const rows = await tx
     .selectFrom('chair_events')
-    .select(['chart_id', 'event', 'at'])
+    .select(['chart_id', 'version', 'id', 'event', 'at'])
     .where('chart_id', 'in', [...charts.keys()])
     .orderBy('seq')
     .execute();
+  const thatDay = rows.filter(({ at }) => standsIn(minuteAt(zone, party.date, at)) === 'on the day');
+  const before = await versionsBefore(tx, charts, thatDay);
   const ticks: Record<string, ChairTicks> = {};
   for (const [id, chart] of charts) {
-    const events = rows
-      .filter(
-        // Also by a version that was saved over meanwhile: what is on the face stays on it.
-        (row) => row.chart_id === id && standsIn(minuteAt(zone, party.date, row.at)) === 'on the day',
-      )
-      .map((row): ChairEvent => row.event);
+    const told = thatDay.filter((row) => row.chart_id === id);
+    const by = (version: number) => told.filter((row) => row.version === version).map(eventOfRow);
+    const earlier = before
+      .filter((one) => one.id === id)
+      .map((one) => ({ chart: one, events: by(one.version) }));
+    // Also by a version that was saved over meanwhile: what is on the face stays on it.
+    const events = [...stillOnFace(chart, earlier), ...by(chart.version)];
     // Of several ways to do a step one is worked: the others are no work that is left.
     const worked = workedIn(chart, variantWorked(chart, events));
     const { doneCount, minutesLeft, worn } = progressOf(worked, events);
@@ -215,4 +219,25 @@ async function touchUpsOf(
     await setImmediate();
   }
   return plans;
+}
+
+/** The earlier versions of some charts something was told with. */
+async function versionsBefore(
+  tx: Tx,
+  charts: ReadonlyMap<string, Chart>,
+  told: readonly { readonly chart_id: string; readonly version: number }[],
+): Promise<readonly Chart[]> {
+  const earlier = told.filter(({ chart_id: id, version }) => version !== charts.get(id)?.version);
+  if (earlier.length === 0) return [];
+  const rows = await tx
+    .selectFrom('chart_versions')
+    .select(['chart_id', 'version', 'document'])
+    .where('chart_id', 'in', [...new Set(earlier.map((one) => one.chart_id))])
+    .where('version', 'in', [...new Set(earlier.map((one) => one.version))])
+    .orderBy('chart_id')
+    .orderBy('version')
+    .execute();
+  return rows.flatMap(({ chart_id: id, version, document }) =>
+    version === charts.get(id)?.version ? [] : [document],
+  );
 }

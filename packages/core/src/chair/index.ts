@@ -35,6 +35,7 @@ export {
   lastToldAt,
   SITTING_APART_HOURS,
   sittingsOf,
+  stillOnFace,
   type Sitting,
   type SittingChoice,
   type ToldOf,

@@ -8,6 +8,7 @@ import {
   lastWorn,
   SITTING_APART_HOURS,
   sittingsOf,
+  stillOnFace,
   type RecordedEvent,
 } from '.';
 
@@ -173,6 +174,16 @@ describe('a version saved while its chart is worked', () => {
     expect(carriedInto(saved(1, same), earlier)).toEqual([now, late]);
     expect(carriedInto(saved(2 + SITTING_APART_HOURS, same), earlier)).toEqual([now, late]);
     expect(carriedInto(saved(2.1 + SITTING_APART_HOURS, same), earlier)).toEqual([]);
+  });
+
+  test('on the face is still what was told before: but for what was changed while it was worked', () => {
+    const events = [event(-100), event(0), event(0.1, { stepId: second.id })];
+    const earlier = [{ chart: fitted, events }];
+    const change = (step: Step): Step => (step.id === base.id ? { ...step, use: other } : step);
+    expect(stillOnFace(saved(1, same), earlier)).toEqual(events);
+    expect(stillOnFace(saved(1, change), earlier)).toEqual([events[0], events[2]]);
+    // Changed the day after, it stood as it was.
+    expect(stillOnFace(saved(30, change), earlier)).toEqual(events);
   });
 
   test('words, minutes and tools make no other work; products, amounts, places, layers and variants do', () => {

@@ -83,7 +83,24 @@ export type ToldOf<E extends ChairEvent> = { readonly chart: Chart; readonly eve
  * What stands of what was told with versions before this one: of the sitting that went on when it was saved,
  * the steps that are the same work in it. In the order it arrived within each version, the oldest first.
  */
-export function carriedInto<E extends ChairEvent>(chart: Chart, earlier: readonly ToldOf<E>[]): readonly E[] {
+export const carriedInto = <E extends ChairEvent>(
+  chart: Chart,
+  earlier: readonly ToldOf<E>[],
+): readonly E[] =>
+  toldBefore(chart, earlier).flatMap(({ event, goesOn, same }) => (goesOn && same ? [event] : []));
+
+/**
+ * How far a face had come, by whichever version: all that was told with versions before this one, but for
+ * steps that were changed while they were worked.
+ */
+export const stillOnFace = <E extends ChairEvent>(
+  chart: Chart,
+  earlier: readonly ToldOf<E>[],
+): readonly E[] =>
+  toldBefore(chart, earlier).flatMap(({ event, goesOn, same }) => (!goesOn || same ? [event] : []));
+
+/** What was told before: whether its sitting went on when this version was saved, and is the same work. */
+function toldBefore<E extends ChairEvent>(chart: Chart, earlier: readonly ToldOf<E>[]) {
   const steps = new Map(chart.steps.map((step) => [step.id, step]));
   const going = new Set(
     sittingsOf(earlier.flatMap(({ events }) => events))
@@ -92,9 +109,10 @@ export function carriedInto<E extends ChairEvent>(chart: Chart, earlier: readonl
   );
   return earlier.flatMap((version) => {
     const before = new Map(version.chart.steps.map((step) => [step.id, step]));
-    return version.events.filter((event) => {
+    return version.events.map((event) => {
       const [was, is] = [before.get(event.stepId), steps.get(event.stepId)];
-      return going.has(event) && was !== undefined && is !== undefined && isSameWork(was, is);
+      const same = was !== undefined && is !== undefined && isSameWork(was, is);
+      return { event, goesOn: going.has(event), same };
     });
   });
 }
