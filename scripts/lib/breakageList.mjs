@@ -329,9 +329,21 @@ export const BREAKAGES = [
     'new Set([...should.keys()])',
   ),
   ledger(
-    'the other versions of a chart are counted too',
-    "    .where('version', '=', chart.version)\n    .where('step_id', '=', stepId)\n    .groupBy",
-    "    .where('step_id', '=', stepId)\n    .groupBy",
+    'versions in which the step is other work are counted too',
+    "    .where('version', 'in', versions)\n",
+    '',
+  ),
+  ledger(
+    'a step told with two versions is taken twice',
+    'const versions = [chart.version, ...same.map(({ document }) => document.version)];',
+    'const versions = [chart.version];',
+    'server/src/charts/told.ts',
+  ),
+  ledger(
+    'a face that is put on again takes nothing',
+    'sittings: sittingsOf(rows.map(eventOfRow)).map(',
+    'sittings: [rows.map(eventOfRow)].map(',
+    'server/src/charts/told.ts',
   ),
   ledger(
     'the other steps of a chart are counted too',
@@ -574,8 +586,8 @@ export const BREAKAGES = [
   ),
   care(
     'what must not be met is taught for home',
-    'if (why) return `${productName(product)}: ${why}.`;',
-    '',
+    'return first ? `${productName(first.product)}: ${first.why}.` : null;',
+    'return null;',
     'packages/core/src/lesson/lesson.ts',
   ),
   care(
@@ -586,8 +598,8 @@ export const BREAKAGES = [
   ),
   care(
     'a new season fills a tin with what must not be met',
-    'barredBecause(product, step, after.client) === null ?',
-    'true ?',
+    'allowedIn(step, after.client).map((product)',
+    'step.use.map(({ product })',
     'packages/core/src/lesson/seasons.ts',
   ),
   careAtServer(
@@ -656,8 +668,8 @@ export const BREAKAGES = [
   ),
   careAtServer(
     'Today is silent on what a coming chart holds',
-    'barredBecause(product, step, chart.client)',
-    'null',
+    'barredIn(chart.steps, chart.client)',
+    'barredIn([], chart.client)',
     'server/src/today/barredDue.ts',
   ),
   careAtServer(

@@ -173,6 +173,48 @@ test('a step told again with the next version is taken again at another sitting,
   await isTakenOver(none, 1);
 });
 
+test('a step that is other work in the next version is taken as that says, besides what was laid before', async () => {
+  const step = steps[0]!;
+  const { body } = await phones[0]!
+    .post('/api/charts')
+    .set(keyed())
+    .send({ chart: { ...chart, id: newId() }, visitId: null })
+    .expect(201);
+  const first = (body as ChartAnswer).chart;
+  const told = (version: number, at: string) =>
+    phones[0]!
+      .post(`/api/charts/${first.id}/events`)
+      .set(keyed())
+      .send({ id: newId(), version, stepId: step.id, at, kind: 'done' })
+      .expect(201);
+  const takenOf = async (version: number): Promise<number> => {
+    const rows = await inStudio(server.db, demo.studio.id, (tx) =>
+      tx
+        .selectFrom('unit_ledger')
+        .select('mg')
+        .where('chart_id', '=', first.id)
+        .where('version', '=', version)
+        .where('step_id', '=', step.id)
+        .execute(),
+    );
+    return -rows.reduce((sum, { mg }) => sum + mg, 0);
+  };
+  await told(1, '2031-05-14T10:00:00Z');
+  const once = await takenOf(1);
+  expect(once).toBeGreaterThan(0);
+  const doubled = first.steps.map((one) =>
+    one.id === step.id ? { ...one, use: one.use.map((use) => ({ ...use, parts: use.parts * 2 })) } : one,
+  );
+  await phones[0]!
+    .post(`/api/charts/${first.id}/versions`)
+    .set(keyed())
+    .send({ parent: 1, reason: 'More', chart: { ...first, steps: doubled } })
+    .expect(201);
+  await told(2, '2031-05-14T10:30:00Z');
+  expect(await takenOf(2)).toBeCloseTo(2 * once, 6);
+  expect(await takenOf(1)).toBeCloseTo(once, 6);
+});
+
 test('more taken than was counted leaves nothing, not less', async () => {
   const step = steps.find((s) => s.id !== steps[0]!.id)!;
   const unitId = step.use.find((u) => u.unitId !== null)!.unitId!;
