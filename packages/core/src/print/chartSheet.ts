@@ -349,10 +349,14 @@ type Laid = { readonly ops: SheetOp[]; readonly height: number };
 /** Where a step's number stands, behind its notch, points. */
 const NUMBER_AT = 17;
 
-/** The numbered steps at one size of letters; terse cuts each text to a line. */
+/** Lines a text may take: as many as it needs, the usual, one. */
+type Lines = 'whole' | 'usual' | 'terse';
+const MOST_LINES: Readonly<Record<Lines, number>> = { whole: 40, usual: 2, terse: 1 };
+
+/** The numbered steps at one size of letters, what is too long for so many lines cut. */
 function stepsAt(
   size: number,
-  terse: boolean,
+  lines: Lines,
   steps: readonly Written[],
   box: Omit<StepsBox, 'height'>,
   { measure, colour }: SheetOptions,
@@ -406,8 +410,8 @@ function stepsAt(
       text: String(i + 1),
     });
     put(head, box.x + indent, true, INK, size, 1);
-    if (product) put(product, box.x + indent, false, INK, size * 0.92, terse ? 1 : 2);
-    put(how, box.x + indent, false, SOFT, size * 0.86, terse ? 1 : 2);
+    if (product) put(product, box.x + indent, false, INK, size * 0.92, MOST_LINES[lines]);
+    put(how, box.x + indent, false, SOFT, size * 0.86, MOST_LINES[lines]);
     y += size * 0.42;
     const actual = [`${i + 1}. ${head}`, product, how].filter((words) => words !== '').join('. ');
     return { op: 'part', tag: 'P', said: { actual }, ops };
@@ -415,16 +419,24 @@ function stepsAt(
   return { ops: all, height: y - box.y };
 }
 
+/** How small letters may get, points. */
+const SMALLEST: readonly (readonly [Lines, number])[] = [
+  ['whole', 7.5],
+  ['usual', 5.5],
+  ['terse', 2.5],
+];
+
 /** The same at the largest size that fits the box. */
 function stepsFitted(steps: readonly Written[], box: StepsBox, options: SheetOptions): SheetOp[] {
-  // Long notes are cut before the letters get too small to read.
-  for (const terse of [false, true]) {
-    for (let size = 9.5; size >= (terse ? 2.5 : 5.5); size -= 0.25) {
-      const made = stepsAt(size, terse, steps, box, options);
+  // Whole where there is room at a size that is read with ease; else long notes are cut before the letters
+  // get too small to read.
+  for (const [lines, smallest] of SMALLEST) {
+    for (let size = 9.5; size >= smallest; size -= 0.25) {
+      const made = stepsAt(size, lines, steps, box, options);
       if (made.height <= box.height) return made.ops;
     }
   }
-  return stepsAt(2.5, true, steps, box, options).ops;
+  return stepsAt(2.5, 'terse', steps, box, options).ops;
 }
 
 /** From one line of the legend to the next, points: as it is read best, and the least. */
@@ -639,7 +651,7 @@ export function chartSheet(chart: Chart, options: SheetOptions): Sheet {
   part('Figure', { alt: faceInWords(client.name, steps, open) });
   let height: number = paperHeight;
   if (phone) {
-    const laid = stepsAt(PHONE_LETTERS, false, lines, { x: margin, y, width: width - 2 * margin }, options);
+    const laid = stepsAt(PHONE_LETTERS, 'whole', lines, { x: margin, y, width: width - 2 * margin }, options);
     parts.push(...laid.ops);
     height = Math.max(paperHeight, Math.ceil(y + laid.height + margin));
   } else {

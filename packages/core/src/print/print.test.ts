@@ -128,7 +128,12 @@ test('where a line is cut it is a name, never the amount', () => {
     parts,
     product: { ...step.use[0]!.product, line: 'A line with a name that goes on and on '.repeat(4).trim() },
   });
-  const long = { ...chart, steps: [{ ...step, use: [named(2), named(1), named(3)] }] };
+  const one = { ...step, use: [named(2), named(1), named(3)] };
+  // So many that there is no room to write each whole.
+  const long = {
+    ...chart,
+    steps: Array.from({ length: 30 }, (_, i) => ({ ...one, id: `${one.id.slice(0, -2)}${10 + i}` })),
+  };
   const said = texts(chartSheet(long, options()).ops).map(({ text }) => text);
   const at = said.findIndex((text) => text.includes('…') && !text.startsWith(step.title));
   expect(at).toBeGreaterThan(0);

@@ -477,6 +477,27 @@ test('letters grow smaller to five and a half before notes are cut, and then to 
   expect(sizes.at(-1)!.lines).toBe(1);
 });
 
+test('notes are written whole where there is room for them in letters that are read with ease', () => {
+  const note = Array.from({ length: 60 }, (_, i) => `word${i}`).join(' ');
+  const written = (count: number, paper: Paper = 'a4') => {
+    const steps = Array.from({ length: count }, (_, i) => step(i, { title: `Title ${i}`, note }));
+    const words = wordsOf(chartSheet({ ...base, steps }, options({ paper })).ops);
+    const size = words.find(({ text }) => text === 'Title 0')!.size;
+    const all = words.map(({ text }) => text).join(' ');
+    return { size, whole: all.split('word59').length - 1 === count, cut: all.includes('…') };
+  };
+  const counts = [1, 4, 8, 10, 12, 14, 16, 20, 30];
+  const sheets = counts.map((count) => written(count));
+  for (const { size, whole, cut } of sheets) {
+    expect(cut).toBe(!whole);
+    if (whole) expect(size).toBeGreaterThanOrEqual(7.5);
+  }
+  expect(sheets[0]).toMatchObject({ size: 9.5, whole: true });
+  expect(sheets.at(-1)!.whole).toBe(false);
+  // A screen has as much room as it takes.
+  expect(written(30, 'phone').whole).toBe(true);
+});
+
 test('nothing is drawn that has no line, in colour or without', () => {
   for (const colour of [true, false])
     for (const { d } of pathsOf(chartSheet(all, options({ colour })).ops)) expect(d).toMatch(/^M/);
