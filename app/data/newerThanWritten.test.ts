@@ -1,5 +1,5 @@
 /** @jest-environment node */
-import { AFTER_WRITING_MS, newerThanWritten } from '../offline/newerThanWritten';
+import { AFTER_WRITING_MS, changesWhatIsRead, newerThanWritten } from '../offline/newerThanWritten';
 
 const KIT = 'http://127.0.0.1/api/kit';
 const TODAY = 'http://127.0.0.1/api/today';
@@ -23,6 +23,17 @@ async function read(held: ReturnType<typeof newerThanWritten>, address: string, 
     fails: () => plugin.fetchDidFail({ request, state }),
   };
 }
+
+test.each([
+  ['GET', '/api/kit', false],
+  ['PUT', '/api/settings', true],
+  ['POST', '/api/charts', true],
+  ['DELETE', '/api/shares/one', true],
+  ['POST', '/api/charts/one/events', false],
+  ['POST', '/work.js', false],
+])('%s %s changes what is read: %s', (method, pathname, changes) =>
+  expect(changesWhatIsRead(method, pathname)).toBe(changes),
+);
 
 test('nothing written, what was read before stands in', async () => {
   at(0);

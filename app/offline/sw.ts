@@ -8,7 +8,7 @@ import {
 import { NavigationRoute, registerRoute } from 'workbox-routing';
 import { CacheFirst, NetworkFirst } from 'workbox-strategies';
 import { neverKept } from './neverKept';
-import { newerThanWritten } from './newerThanWritten';
+import { changesWhatIsRead, newerThanWritten } from './newerThanWritten';
 import { onlyWhatIsNew } from './onlyWhatIsNew';
 
 declare const self: ServiceWorkerGlobalScope;
@@ -56,7 +56,7 @@ registerRoute(
 );
 const written = newerThanWritten();
 self.addEventListener('fetch', ({ request }) => {
-  if (request.method !== 'GET' && new URL(request.url).pathname.startsWith('/api/')) written.wrote();
+  if (changesWhatIsRead(request.method, new URL(request.url).pathname)) written.wrote();
 });
 registerRoute(
   ({ url, request }) =>

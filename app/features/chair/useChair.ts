@@ -28,7 +28,7 @@ export type ChairWork = {
   readonly goOnWithBefore: () => void;
   /** Begins a new sitting although this one still goes on. */
   readonly putOnAgain: () => void;
-  /** Told anew whenever another sitting was chosen. */
+  /** Which sitting was chosen here, where the clock’s was not. */
   readonly choice: SittingChoice;
   /** What two devices recorded without knowing of each other, and that cannot both be so. */
   readonly conflicts: readonly Conflict[];
