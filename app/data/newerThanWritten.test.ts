@@ -1,4 +1,5 @@
 /** @jest-environment node */
+import { ROUTES } from '@toile/contract';
 import { AFTER_WRITING_MS, changesWhatIsRead, newerThanWritten } from '../offline/newerThanWritten';
 
 const KIT = 'http://127.0.0.1/api/kit';
@@ -29,10 +30,17 @@ test.each([
   ['PUT', '/api/settings', true],
   ['POST', '/api/charts', true],
   ['DELETE', '/api/shares/one', true],
-  ['POST', '/api/charts/one/events', false],
   ['POST', '/work.js', false],
 ])('%s %s changes what is read: %s', (method, pathname, changes) =>
   expect(changesWhatIsRead(method, pathname)).toBe(changes),
+);
+
+test.each(['createEvent', 'createPartyEvent', 'createTrialEvent', 'tellPractice'] as const)(
+  'what goes through the outbox keeps nobody waiting: %s',
+  (name) => {
+    const { method, path } = ROUTES[name];
+    expect(changesWhatIsRead(method, path.replace(':id', 'one'))).toBe(false);
+  },
 );
 
 test('nothing written, what was read before stands in', async () => {

@@ -1,12 +1,15 @@
 /** For so long what was read before a write is not shown for a slow network's answer, ms. */
 export const AFTER_WRITING_MS = 60_000;
 
+/** Where the outbox sends to. */
+const TOLD = /\/(events|log)$|^\/api\/practice$/;
+
 /**
- * Whether sending this changes what is read. What is told at the chair or at a party is shown from the device
- * until it is known to have arrived: nothing has to wait for it.
+ * Whether sending this changes what is read. What goes through the outbox is shown from the device until it
+ * is known to have arrived: nothing has to wait for it.
  */
 export const changesWhatIsRead = (method: string, pathname: string): boolean =>
-  method !== 'GET' && pathname.startsWith('/api/') && !pathname.endsWith('/events');
+  method !== 'GET' && pathname.startsWith('/api/') && !TOLD.test(pathname);
 
 /** What is remembered of one request on its way, as workbox has it. */
 type State = Record<string, unknown>;
