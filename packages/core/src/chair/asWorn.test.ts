@@ -86,6 +86,8 @@ test('nothing is used before it is done; then what was planned, or really used, 
   const planned = base.use.reduce((sum, u) => sum + u.parts, 0);
   expect(used(amount(planned * 2)).map((u) => u.parts)).toEqual(base.use.map((u) => u.parts * 2));
   expect(used(amount(0)).every((u) => u.parts === 0)).toBe(true);
+  // Skipped after it was done, nothing of it stayed, whatever was said of it before.
+  expect(usedInStep(worn(said(product), told({}), said(SKIPPED)))).toEqual([]);
   const empty = { ...base, use: [], done: worn(said(amount(2)), told({})).done! };
   expect(usedInStep(empty)).toEqual([]);
 });
@@ -106,8 +108,14 @@ test('what is taken is told of units only, two shares of one together', () => {
 test('what was not said of an event stays unsaid; a deviation must say what was different', () => {
   const bare = recordedBy('Ada', { id: id(1), stepId: base.id, at: '2031-05-14T09:00:00Z', kind: 'undone' });
   expect(bare).toEqual({ id: id(1), stepId: base.id, at: '2031-05-14T09:00:00Z', by: 'Ada', kind: 'undone' });
-  const full = told({ device: 'phone', seen: null, settles: [id(3)] });
-  expect(full).toMatchObject({ device: 'phone', seen: null, settles: [id(3)] });
+  const said = { device: 'phone', seen: null, sitting: id(4), settles: [id(3)] };
+  expect(told(said)).toMatchObject(said);
+  // Each by itself.
+  for (const [name, value] of Object.entries(said)) {
+    const { id: of, at, stepId, by, kind, ...more } = told({ [name]: value });
+    expect([of, at, stepId, by, kind].every((one) => one !== undefined)).toBe(true);
+    expect(more).toEqual({ [name]: value });
+  }
   // A deviation beside a kind that has none is left out.
   expect(told({ kind: 'done', deviation: SKIPPED })).not.toHaveProperty('deviation');
   expect(() => told({ kind: 'deviation', deviation: undefined })).toThrow('says what was different');

@@ -33,6 +33,12 @@ describe('sittings', () => {
     expect(sittingsOf([0, 7, 14, 21].map((hours) => event(hours)))).toHaveLength(1);
   });
 
+  test('what is not recorded yet has no id, and goes by the clock alone', () => {
+    const nameless = ({ id: _id, ...more }: RecordedEvent) => more;
+    const [first, second_, late] = [event(0), event(1), event(30)].map(nameless);
+    expect(sittingsOf([first!, second_!, late!])).toEqual([[first, second_], [late]]);
+  });
+
   test('what an event says of its sitting goes before the clock', () => {
     const trial = event(0);
     const late = event(30, { sitting: trial.id });
