@@ -28,6 +28,18 @@ const kept = (): Promise<Answer> =>
     `/api${new URL(address).pathname}`,
   );
 
+/** A new chart of a look for a day, open as its first version. */
+async function fitted(day: string): Promise<void> {
+  await page.goto(baseUrl());
+  await openClient(page, 'Renske Halloran');
+  await button('Fit a look').click();
+  await page.getByLabel('Date').fill(day);
+  await page.getByRole('button', { name: /^Harbour Morning/ }).click();
+  await button('Save version 1').click();
+  await page.waitForURL(/\/charts\//);
+  await page.getByText(/· version 1$/).waitFor();
+}
+
 test('without a network the whole chart is worked; two reloads later nothing is lost, and with the network it arrives once', async () => {
   await openClient(page, 'Renske Halloran');
   await button('Fit a look').click();
@@ -127,14 +139,7 @@ test('a swipe goes from step to step; one that runs downwards does not', async (
 });
 
 test('two phones that knew nothing of each other: both versions are shown, and the one kept holds', async () => {
-  await page.goto(baseUrl());
-  await openClient(page, 'Renske Halloran');
-  await button('Fit a look').click();
-  await page.getByLabel('Date').fill('2027-06-12');
-  await page.getByRole('button', { name: /^Harbour Morning/ }).click();
-  await button('Save version 1').click();
-  await page.waitForURL(/\/charts\//);
-  await page.getByText(/· version 1$/).waitFor();
+  await fitted('2027-06-12');
   const conflicting = page.url();
   const colleague = await openAs(browser, 'artist', undefined, 'light', { serviceWorkers: 'allow' });
   for (const { page: phone } of [{ page }, colleague]) {
@@ -288,14 +293,7 @@ test('a newer version with fewer steps is worked on from where one stands, and i
 });
 
 test('a chart worked another day is open again; that day is gone on with, or it is put on once more', async () => {
-  await page.goto(baseUrl());
-  await openClient(page, 'Renske Halloran');
-  await button('Fit a look').click();
-  await page.getByLabel('Date').fill('2027-06-12');
-  await page.getByRole('button', { name: /^Harbour Morning/ }).click();
-  await button('Save version 1').click();
-  await page.waitForURL(/\/charts\//);
-  await page.getByText(/· version 1$/).waitFor();
+  await fitted('2027-06-19');
   address = page.url();
   const steps = (await kept()).chart.steps.filter(({ variant }) => variant === undefined);
   await page.evaluate(

@@ -43,6 +43,16 @@ const tell = (phone: number, stepId: string, more: object) =>
     .set(keyed())
     .send({ id: newId(), version: chart.version, stepId, at: '2031-05-14T10:00:00Z', ...more });
 
+/** The same chart once more, as its first version: nothing was told of it. */
+async function ofItsOwn(): Promise<Chart> {
+  const { body } = await phones[0]!
+    .post('/api/charts')
+    .set(keyed())
+    .send({ chart: { ...chart, id: newId() }, visitId: null })
+    .expect(201);
+  return (body as ChartAnswer).chart;
+}
+
 test('one step ticked on three phones at once is taken from the kit once', async () => {
   const step = steps[0]!;
   const answers = await Promise.all(
@@ -111,12 +121,7 @@ test('an event told again under another key is one event, and takes nothing more
 
 test('a step told again with the next version is taken again at another sitting, not at the same', async () => {
   const step = steps[0]!;
-  const { body } = await phones[0]!
-    .post('/api/charts')
-    .set(keyed())
-    .send({ chart: { ...chart, id: newId() }, visitId: null })
-    .expect(201);
-  const newest = (body as ChartAnswer).chart;
+  const newest = await ofItsOwn();
   const saved = await phones[0]!
     .post(`/api/charts/${newest.id}/versions`)
     .set(keyed())
@@ -175,12 +180,7 @@ test('a step told again with the next version is taken again at another sitting,
 
 test('a step that is other work in the next version is taken as that says, besides what was laid before', async () => {
   const step = steps[0]!;
-  const { body } = await phones[0]!
-    .post('/api/charts')
-    .set(keyed())
-    .send({ chart: { ...chart, id: newId() }, visitId: null })
-    .expect(201);
-  const first = (body as ChartAnswer).chart;
+  const first = await ofItsOwn();
   const told = (version: number, at: string) =>
     phones[0]!
       .post(`/api/charts/${first.id}/events`)

@@ -8,6 +8,9 @@ const CHART = '0190a000-0000-7000-8000-000000000001';
 const STEP = '0190a000-0000-7000-8000-000000000002';
 let events: object[];
 let broken: boolean;
+/** The version the studio has, and whether what is told with another stands in it. */
+let newest: number;
+let stands: boolean;
 let posts: { body: { id: string; kind: string }; key: string }[];
 
 beforeEach(async () => {
@@ -15,16 +18,19 @@ beforeEach(async () => {
   events = [];
   posts = [];
   broken = false;
+  newest = 3;
+  stands = true;
   globalThis.fetch = jest.fn((url: string, init: RequestInit) => {
     if (init.method === 'POST') {
       if (broken) return Promise.reject(new TypeError('Failed to fetch'));
       const body = JSON.parse(String(init.body)) as { id: string; kind: string };
       posts.push({ body, key: (init.headers as Record<string, string>)['idempotency-key']! });
-      if (!events.some((e) => (e as { id: string }).id === body.id)) events.push({ ...body, by: 'Ada' });
+      if (stands && !events.some((e) => (e as { id: string }).id === body.id))
+        events.push({ ...body, by: 'Ada' });
     }
     const data = url.includes('/session')
       ? { name: 'Ada', role: 'artist' }
-      : { chart: { version: 3, steps: [] }, events: [...events], versions: [] };
+      : { chart: { version: newest, steps: [] }, events: [...events], versions: [] };
     return Promise.resolve({ ok: true, status: 200, json: () => Promise.resolve(data) } as Response);
   }) as unknown as typeof fetch;
 });
@@ -116,6 +122,24 @@ test('what cannot be sent is kept, shown, and sent again in order under the same
   expect(posts.map((p) => p.key)).toEqual(posts.map((p) => `event-${p.body.id}`));
   expect(result.current.failure).toBeNull();
   await waitFor(() => expect(result.current.events).toHaveLength(kept));
+});
+
+test('what was told with a version that was changed since is no work of this one once it has arrived', async () => {
+  const { result } = await opened();
+  broken = true;
+  act(() => result.current.tick(STEP, true));
+  await waitFor(() => expect(result.current.failure).not.toBeNull());
+  // Saved anew meanwhile, that step otherwise; until it is sent nobody can know.
+  newest = 4;
+  stands = false;
+  act(() => result.current.answer.retry());
+  await waitFor(() => expect(result.current.answer.data!.chart.version).toBe(4));
+  expect(result.current.events).toHaveLength(1);
+  broken = false;
+  act(() => result.current.sendAgain());
+  await waitFor(() => expect(result.current.unsentCount).toBe(0));
+  expect(posts.map(({ body }) => body)).toMatchObject([{ version: 3, stepId: STEP }]);
+  await waitFor(() => expect(result.current.events).toEqual([]));
 });
 
 describe('sittings', () => {

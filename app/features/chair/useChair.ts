@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import {
   atChair,
   conflictsOf,
@@ -13,6 +13,7 @@ import { newId, type ChairEventInput, type ChartAnswer } from '@toile/contract';
 import { useChart, useFollowed } from '../../data/hooks';
 import { deviceName } from '../../data/device';
 import { post, type ChairOutgoing } from '../../data/outbox';
+import { toldOf } from '../../data/told';
 import { useSending } from '../../data/useSending';
 import type { Remote } from '../../ui';
 
@@ -50,24 +51,23 @@ export type ChairWork = {
  */
 export function useChair(chartId: string): ChairWork {
   const answer = useChart(chartId);
-  const known = answer.data?.events;
+  const known = useMemo(() => (answer.data ? toldOf(answer.data) : undefined), [answer.data]);
   const [openedAtMs] = useState(() => Date.now());
   const [choice, setChoice] = useState<SittingChoice>({ goOnWith: null, left: null });
   const sending = useSending((item): item is ChairOutgoing => item.chartId === chartId, known);
   useFollowed(chartId);
 
-  const carried = answer.data?.carried ?? [];
-  const all = [
-    ...carried,
-    ...(known ?? []),
-    ...sending.onTheWay.map(({ input, by }) => recordedBy(by, input)),
-  ];
+  // What arrived with a version before this one, and is not told of it, was of work that was changed since.
+  const onTheWay = sending.onTheWay.filter(
+    (item) => item.input.version === answer.data?.chart.version || sending.waiting.includes(item),
+  );
+  const all = [...(known ?? []), ...onTheWay.map(({ input, by }) => recordedBy(by, input))];
   const { events, before, next } = atChair(all, openedAtMs, choice);
 
   const record = (what: Pick<ChairEventInput, 'stepId' | 'kind' | 'deviation' | 'settles'>): void => {
     const version = answer.data?.chart.version;
     if (version === undefined) return;
-    const seen = [...carried, ...(known ?? [])].filter((e) => e.stepId === what.stepId).at(-1)?.id ?? null;
+    const seen = known?.filter((e) => e.stepId === what.stepId).at(-1)?.id ?? null;
     const id = newId();
     const sitting = next === 'begins' ? id : next;
     post({

@@ -1,6 +1,6 @@
 import { act, renderHook } from '@testing-library/react';
 import { clockOf } from './chairView';
-import type { Step } from '@toile/core';
+import type { Drying } from '@toile/core';
 import { chairKeyOf, DRY_TOLD_MS, swipeOf, useDried, useTimeUntil, useWakeLock } from './useChairControls';
 
 describe('the clock of waits', () => {
@@ -107,13 +107,12 @@ describe('what has dried', () => {
     jest.useRealTimers();
     Reflect.deleteProperty(navigator, 'vibrate');
   });
-  const dries = (title: string, tickedMs: number, waitMinutes: number) =>
-    ({
-      id: title,
-      title,
-      waitMinutes,
-      done: { ticked: true, at: new Date(tickedMs).toISOString(), by: 'Ada', deviations: [] },
-    }) as unknown as Step;
+  const dries = (title: string, tickedMs: number, waitMinutes: number): Drying => ({
+    id: title,
+    title,
+    waitMinutes,
+    done: { ticked: true, at: new Date(tickedMs).toISOString(), by: 'Ada', deviations: [] },
+  });
   const MINUTE = 60_000;
 
   test('is told when its wait is over, for half a minute, and to the hand once', () => {

@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState, useSyncExternalStore } from 'react';
-import { driedBetween, type DryingStep, type Step } from '@toile/core';
+import { driedBetween, type Drying, type DryingStep } from '@toile/core';
 
 /** How often a running clock is looked at, ms. */
 const BEAT_MS = 500;
@@ -54,7 +54,7 @@ export function useWakeLock(): void {
 export const DRY_TOLD_MS = 30_000;
 
 /** What ended its wait a moment ago, told also to a hand or a pocket where the device can. */
-export function useDried(steps: readonly Step[], now: number): readonly DryingStep[] {
+export function useDried(steps: readonly Drying[], now: number): readonly DryingStep[] {
   // What dried before the chair was opened is no news.
   const [openedAtMs] = useState(() => Date.now());
   const dried = driedBetween(steps, Math.max(openedAtMs, now - DRY_TOLD_MS), now);

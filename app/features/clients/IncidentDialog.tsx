@@ -3,12 +3,13 @@ import { msg, productName, productsMet } from '@toile/core';
 import { incidentInputSchema, newId, type ClientAnswer, type IncidentInput } from '@toile/contract';
 import { call } from '../../data/call';
 import { useChart, useRefresh } from '../../data/hooks';
+import { toldOf } from '../../data/told';
 import { useDraft } from '../../data/useDraft';
 import { useSaving } from '../../data/useSaving';
 import { Body, Button, Choice, Dialog, DraftNote, Field, Label } from '../../ui';
 import { lastWorked } from '../repeat/useWorn';
 import { dayInWords, todayText } from '../words/dates';
-import { chartOfDay } from './incidentView';
+import { chartOfDay, movedTo } from './incidentView';
 
 /**
  * Writes down what went wrong: what was seen, what was done, which chart was worked, what is left alone from
@@ -40,9 +41,7 @@ export function IncidentDialog({
   const { busy, failure, errors, save } = useSaving();
   const used = new Map(
     [chart.data, earlier.data]
-      .flatMap((answer) =>
-        answer ? productsMet(answer.chart, [...(answer.carried ?? []), ...answer.events]) : [],
-      )
+      .flatMap((answer) => (answer ? productsMet(answer.chart, toldOf(answer)) : []))
       .map((product): [string, string] => [product.id, productName(product)]),
   );
   const write = (): Promise<unknown> =>
@@ -64,7 +63,7 @@ export function IncidentDialog({
         label={msg`The day`}
         keyboard="date"
         value={form.on}
-        onChange={(on) => change({ on })}
+        onChange={(on) => change(movedTo(client.charts, form, on))}
         error={errors.on}
       />
       <Field

@@ -1,6 +1,18 @@
-import { chartOfDay } from './incidentView';
+import { chartOfDay, movedTo } from './incidentView';
 
 const chart = (id: string, date: string) => ({ id, date });
+
+const CHARTS = [chart('wedding', '2031-06-20'), chart('trial', '2031-05-14')];
+
+test('with another day comes its chart, unless one was chosen by hand; half a day changes nothing else', () => {
+  const form = { on: '2031-06-25', chartId: 'wedding' };
+  expect(movedTo(CHARTS, form, '2031-05-20')).toEqual({ on: '2031-05-20', chartId: 'trial', suspected: [] });
+  expect(movedTo(CHARTS, form, '2031-06-21')).toEqual({ on: '2031-06-21' });
+  expect(movedTo(CHARTS, { ...form, chartId: 'trial' }, '2031-05-20')).toEqual({ on: '2031-05-20' });
+  expect(movedTo(CHARTS, { ...form, chartId: null }, '2031-05-20')).toEqual({ on: '2031-05-20' });
+  expect(movedTo(CHARTS, form, '')).toEqual({ on: '' });
+  expect(movedTo([], { on: '2031-06-25', chartId: null }, '2031-05-20')).toEqual({ on: '2031-05-20' });
+});
 
 test('the last chart that is for the day or one before it is the one that was worn', () => {
   const charts = [chart('wedding', '2031-06-20'), chart('trial', '2031-05-14'), chart('first', '2031-01-02')];

@@ -2,6 +2,7 @@ import { useMemo } from 'react';
 import { lastWorn, withTaught, type Chart } from '@toile/core';
 import type { ChartAnswer } from '@toile/contract';
 import { useChart } from '../../data/hooks';
+import { toldOf } from '../../data/told';
 
 type Worked = {
   readonly chart: Pick<Chart, 'version'>;
@@ -25,8 +26,8 @@ export function useWorn(answer: ChartAnswer): Chart | null {
   const earlier = useChart(version === null ? '' : answer.chart.id, String(version ?? ''));
   const { data, error } = earlier;
   return useMemo(() => {
-    const own = lastWorn(answer.chart, [...(answer.carried ?? []), ...answer.events]);
+    const own = lastWorn(answer.chart, toldOf(answer));
     if (version === null || (error && !data)) return own;
-    return data ? withTaught(own, lastWorn(data.chart, [...(data.carried ?? []), ...data.events])) : null;
+    return data ? withTaught(own, lastWorn(data.chart, toldOf(data))) : null;
   }, [answer, version, data, error]);
 }

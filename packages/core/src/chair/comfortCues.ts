@@ -5,8 +5,8 @@ import { isSettled } from './progress';
 
 /** After this long in the chair a break is due; after the other it is offered whatever is worked, minutes. */
 const BREAK = { due: 60, long: 90 } as const;
-/** Two ticks further apart are of two sittings, minutes. */
-const SAME_SITTING = 120;
+/** Between two ticks further apart somebody stood up, minutes. */
+const STOOD_UP = 120;
 
 type Places = { readonly guides: readonly GuideName[]; readonly zones: readonly ZoneName[] };
 const UNDER_EYE: Places = {
@@ -83,7 +83,7 @@ export function minutesSat(steps: readonly Step[]): number {
     .sort((a, b) => b.at - a.at);
   const [last] = told;
   if (!last) return 0;
-  const apart = told.findIndex(({ at }, i) => i > 0 && told[i - 1]!.at - at > SAME_SITTING);
+  const apart = told.findIndex(({ at }, i) => i > 0 && told[i - 1]!.at - at > STOOD_UP);
   const first = told[(apart < 0 ? told.length : apart) - 1]!;
   return last.at - first.at + first.took;
 }

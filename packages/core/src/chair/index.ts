@@ -24,6 +24,7 @@ export {
   progressOf,
   variantWorked,
   waitsAt,
+  type Drying,
   type DryingStep,
   type Progress,
 } from './progress';

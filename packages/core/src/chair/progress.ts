@@ -52,8 +52,11 @@ export function isSettled(step: Step): boolean {
 /** A wait that runs, with the step's title. */
 export type DryingStep = RunningWait & { readonly title: string };
 
+/** What is asked of a step to know when it is dry. */
+export type Drying = Pick<Step, 'id' | 'title' | 'waitMinutes' | 'done'>;
+
 /** Steps that still dry: ticked, and their wait not over. Minutes by the clock since 1970. */
-export function waitsAt(steps: readonly Step[], nowMs: number): readonly DryingStep[] {
+export function waitsAt(steps: readonly Drying[], nowMs: number): readonly DryingStep[] {
   return steps.flatMap((step) => {
     if (!step.done?.ticked || step.waitMinutes === 0) return [];
     const untilMinutes = Date.parse(step.done.at) / 60_000 + step.waitMinutes;
@@ -62,12 +65,12 @@ export function waitsAt(steps: readonly Step[], nowMs: number): readonly DryingS
 }
 
 /** Steps whose wait ended after one moment and by another, ms since 1970. */
-export function driedBetween(steps: readonly Step[], afterMs: number, byMs: number): readonly DryingStep[] {
+export function driedBetween(steps: readonly Drying[], afterMs: number, byMs: number): readonly DryingStep[] {
   return waitsAt(steps, afterMs).filter(({ untilMinutes }) => untilMinutes * 60_000 <= byMs);
 }
 
 /** When the last running wait is over, ms since 1970; 0 when none was started. */
-export function lastDryAt(steps: readonly Step[]): number {
+export function lastDryAt(steps: readonly Drying[]): number {
   return Math.max(0, ...waitsAt(steps, 0).map((w) => w.untilMinutes * 60_000));
 }
 

@@ -87,7 +87,7 @@ export const carriedInto = <E extends ChairEvent>(
   chart: Chart,
   earlier: readonly ToldOf<E>[],
 ): readonly E[] =>
-  toldBefore(chart, earlier).flatMap(({ event, goesOn, same }) => (goesOn && same ? [event] : []));
+  toldBefore(chart, earlier).flatMap(({ event, went, same }) => (went && same ? [event] : []));
 
 /**
  * How far a face had come, by whichever version: all that was told with versions before this one, but for
@@ -97,9 +97,9 @@ export const stillOnFace = <E extends ChairEvent>(
   chart: Chart,
   earlier: readonly ToldOf<E>[],
 ): readonly E[] =>
-  toldBefore(chart, earlier).flatMap(({ event, goesOn, same }) => (!goesOn || same ? [event] : []));
+  toldBefore(chart, earlier).flatMap(({ event, went, same }) => (!went || same ? [event] : []));
 
-/** What was told before: whether its sitting went on when this version was saved, and is the same work. */
+/** What was told before: whether its sitting went on when this version was saved, and it is the same work. */
 function toldBefore<E extends ChairEvent>(chart: Chart, earlier: readonly ToldOf<E>[]) {
   const steps = new Map(chart.steps.map((step) => [step.id, step]));
   const going = new Set(
@@ -112,7 +112,7 @@ function toldBefore<E extends ChairEvent>(chart: Chart, earlier: readonly ToldOf
     return version.events.map((event) => {
       const [was, is] = [before.get(event.stepId), steps.get(event.stepId)];
       const same = was !== undefined && is !== undefined && isSameWork(was, is);
-      return { event, goesOn: going.has(event), same };
+      return { event, went: going.has(event), same };
     });
   });
 }

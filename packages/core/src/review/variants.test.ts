@@ -122,7 +122,7 @@ describe('a liner against lips that bleed', () => {
 
   test('a balm takes none; without a liner in the kit nothing is offered', () => {
     const balm = step('Balm', 'clean', 'lip', PRODUCTS.lip, ['lips'], {
-      wants: { kinds: ['balm' as never] },
+      wants: { kinds: ['prep'] },
     });
     const next = lined({ ...bleeding, steps: [balm, ...bleeding.steps] });
     expect(linersIn(next)).toHaveLength(1);
