@@ -235,7 +235,7 @@ function WorkedBefore({ chair, chart }: { readonly chair: ChairWork; readonly ch
   const [first] = chair.events;
   if (chair.choice.goOnWith !== null && first)
     return (
-      <Body role="status" paddingHorizontal="$4" paddingTop="$3">
+      <Body role="status" paddingHorizontal="$4" paddingVertical="$3">
         {msg`What is told now is of ${instantInWords(first.at)}.`}
       </Body>
     );
@@ -243,7 +243,7 @@ function WorkedBefore({ chair, chart }: { readonly chair: ChairWork; readonly ch
   const { doneCount, worn } = progressOf(chart, chair.before);
   const when = instantInWords(new Date(lastToldAt(chair.before)).toISOString());
   return (
-    <Column gap="$2" paddingHorizontal="$4" paddingTop="$3">
+    <Column gap="$2" paddingHorizontal="$4" paddingVertical="$3">
       <Body role="status">
         {msg`A new sitting. This chart was worked ${when}: ${doneCount} of ${worn.steps.length} steps.`}
       </Body>
