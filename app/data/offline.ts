@@ -2,6 +2,7 @@ import { useEffect, useSyncExternalStore } from 'react';
 import type { TodayAnswer } from '@toile/contract';
 import { call } from './call';
 import { forgetEarly } from './early';
+import { rememberSignedIn } from '../offline/page/signedIn';
 import { forgetKept } from './useKept';
 
 /** The cache of what was read, as the service worker names it. */
@@ -24,6 +25,7 @@ export function keepAppOnHand(): void {
 export async function forgetWhatWasRead(): Promise<void> {
   forgetKept();
   forgetEarly();
+  rememberSignedIn(false);
   if (!('caches' in globalThis)) return;
   await caches.delete(READ);
   // A lesson opened here by its link names its client.

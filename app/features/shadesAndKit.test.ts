@@ -1,11 +1,15 @@
 import {
   fitLook,
   inferLandmarks,
+  landmarksOf,
+  lineArt,
   matchShades,
   orderedSteps,
   PLAIN_FEATURES,
   readKitCsv,
   skinByZone,
+  skinInks,
+  skinSpots,
   type Kit,
   type Lab,
   type Look,
@@ -17,7 +21,7 @@ import {
 import type { ReadingAnswer } from '@toile/contract';
 import { fittingJobs } from '../workers/fittingJobs';
 import { shadeJobs } from '../workers/shadeJobs';
-import { paintPicture } from '../workers/paintJobs';
+import { paintJobs, paintPicture } from '../workers/paintJobs';
 import { decoded, importSummary, mapped } from './kit/importView';
 import { verdictInWords } from './kit/identifyView';
 import { PLAIN_PRODUCT } from './kit/product.testing';
@@ -347,6 +351,18 @@ describe('under light', () => {
     expect(
       Buffer.from(paintPicture({ ...request, light: 'indoor' }).rgba.buffer).equals(Buffer.from(rgba.buffer)),
     ).toBe(false);
+  });
+  test('a face drawn in a worker is the one a page draws, on skin only once it was read', () => {
+    const trace = { measurements: { cheekboneWidth: 142 } };
+    const landmarks = landmarksOf(trace);
+    const skin = skinByZone([34, 12, 16]);
+    const drawn = paintJobs.face({ trace, features: PLAIN_FEATURES, skin });
+    expect(drawn.art).toEqual(lineArt(landmarks, PLAIN_FEATURES, 'open'));
+    expect(drawn.own?.inks).toEqual(skinInks(skin));
+    expect(drawn.own?.spots).toEqual(skinSpots(skin, landmarks));
+    expect(drawn.view[1]).toBeLessThan(landmarks.hairline_c[1]);
+    expect(drawn.view[1] + drawn.view[3]).toBeGreaterThan(landmarks.gnathion[1]);
+    expect(paintJobs.face({ trace, features: PLAIN_FEATURES, skin: {} }).own).toBeNull();
   });
   test('a scattering powder is warned of by name', () => {
     const powder = product(30, [90, 1, 4], {

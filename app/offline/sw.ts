@@ -1,4 +1,4 @@
-import { clientsClaim } from 'workbox-core';
+import { cacheNames, clientsClaim } from 'workbox-core';
 import {
   cleanupOutdatedCaches,
   createHandlerBoundToURL,
@@ -10,6 +10,7 @@ import { CacheFirst, NetworkFirst } from 'workbox-strategies';
 import { neverKept } from './neverKept';
 import { changesWhatIsRead, newerThanWritten } from './newerThanWritten';
 import { onlyWhatIsNew } from './onlyWhatIsNew';
+import { straightFromCache } from './straightFromCache';
 
 declare const self: ServiceWorkerGlobalScope;
 /** Every built file with its hash, filled in when the app is built. */
@@ -44,6 +45,8 @@ void self.skipWaiting();
 clientsClaim();
 cleanupOutdatedCaches();
 precacheAndRoute(BUILT_FILES);
+// After Workbox, so that its own `install` has begun to keep what is routed here.
+self.addEventListener('install', (event) => straightFromCache(event, cacheNames.precache));
 registerRoute(
   new NavigationRoute(createHandlerBoundToURL('/index.html'), {
     denylist: [/^\/api\//, /^\/[spl]\//, /\.\w+$/],

@@ -1,15 +1,22 @@
 import {
   faceGround,
   frameOf,
+  landmarksOf,
+  lineArt,
   paintFace,
   paintLayerOf,
   type ClientSnapshot,
   type FaceGround,
+  type Features,
   type Frame,
   type LightName,
   type PaintLayer,
+  type Skin,
   type Step,
+  type Trace,
 } from '@toile/core';
+import { faceBox } from '../features/face/faceBox';
+import { ownSkin } from '../features/face/ownSkin';
 
 export type PaintRequest = {
   readonly client: Pick<ClientSnapshot, 'landmarks' | 'features' | 'skin'>;
@@ -60,8 +67,23 @@ export function paintPicture({ client, steps, view, width, light, eaten }: Paint
   return { frame, rgba };
 }
 
+export type FaceRequest = {
+  readonly trace: Trace;
+  readonly features: Features;
+  readonly skin: Skin;
+};
+
 /** The picture as a PNG, made where the page is not held up by it. */
 export const paintJobs = {
+  /** A face in ink, and where it is looked at: a page that has only this to draw need not work it out. */
+  face: ({ trace, features, skin }: FaceRequest) => {
+    const landmarks = landmarksOf(trace);
+    return {
+      art: lineArt(landmarks, features, 'open'),
+      own: ownSkin(skin, landmarks),
+      view: faceBox(landmarks),
+    };
+  },
   paint: async (request: PaintRequest): Promise<Blob> => {
     const { frame, rgba } = paintPicture(request);
     const canvas = new OffscreenCanvas(frame.width, frame.height);

@@ -1,3 +1,6 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import os from 'node:os';
+import path from 'node:path';
 import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core';
 import { SECOND_SIGN_IN, SIGN_INS } from '@toile/demo';
 
@@ -25,6 +28,22 @@ export function baseUrl(): string {
 /** Debian's Chromium, headless. */
 export function openBrowser(): Promise<Browser> {
   return chromium.launch({ executablePath: '/usr/bin/chromium', args: FLAGS });
+}
+
+/**
+ * The same with a profile, as a phone has one: a window without keeps no compiled script, however often a
+ * page is opened. Closing it drops the profile.
+ */
+export async function openKeeping(viewport = PHONE): Promise<BrowserContext> {
+  const profile = mkdtempSync(path.join(os.tmpdir(), 'toile-profile-'));
+  const context = await chromium.launchPersistentContext(profile, {
+    executablePath: '/usr/bin/chromium',
+    args: FLAGS,
+    viewport,
+    hasTouch: viewport.width < 900,
+  });
+  context.on('close', () => rmSync(profile, { recursive: true, force: true }));
+  return context;
 }
 
 export const PEOPLE = {
@@ -91,11 +110,16 @@ export async function openAs(
       complaints.push(message.text());
   });
   await page.goto(at);
+  await signIn(page, who);
+  return { context, page, complaints };
+}
+
+/** Through the door that a page stands at. */
+export async function signIn(page: Page, who: keyof typeof PEOPLE): Promise<void> {
   await page.getByLabel('Email').fill(PEOPLE[who].email);
   await page.getByLabel('Password').fill(PEOPLE[who].password);
   await page.getByRole('button', { name: 'Sign in' }).click();
   await page.getByRole('heading', { name: 'Today' }).waitFor();
-  return { context, page, complaints };
 }
 
 /**

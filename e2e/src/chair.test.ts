@@ -58,6 +58,15 @@ test('without a network the whole chart is worked; two reloads later nothing is 
   await context.setOffline(true);
   await page.reload();
   await page.getByText(/^Step 1 of/).waitFor();
+  // The scripts by a rule of the browser's, without asking the worker for each.
+  const takenBy = await page.evaluate(() =>
+    performance
+      .getEntriesByType('resource')
+      .filter(({ name }) => name.includes('/_expo/static/'))
+      .map((one) => ('workerMatchedSourceType' in one ? one.workerMatchedSourceType : 'asked')),
+  );
+  expect(takenBy.length).toBeGreaterThan(5);
+  expect([...new Set(takenBy)]).toEqual(['cache']);
   const total = Number(/of (\d+)/.exec((await page.getByText(/^Step 1 of/).textContent())!)![1]);
   const shown = async (): Promise<string> => (await page.getByText(/^Step \d+ of/).textContent())!;
   const done = async (): Promise<void> => {

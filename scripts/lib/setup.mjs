@@ -120,18 +120,31 @@ function writePages() {
   writeFileSync(path.join(root, 'app/dist/pages.json'), JSON.stringify(pages.sort()));
 }
 
-/** What a page shows is asked for before its scripts are there. */
+/**
+ * What a page shows is asked for before its scripts are there; so are the scripts that the first of them
+ * would ask for only when they run.
+ */
 function askEarly() {
-  const scripts = path.join(root, 'app/dist/_expo/static/js/web');
-  const [work, ...others] = readdirSync(scripts).filter((file) => /^work-\w+\.js$/.test(file));
-  if (!work || others.length > 0)
-    throw new Error('expected one script of work, built of app/features/work.ts');
+  const web = '/_expo/static/js/web';
+  const scripts = readdirSync(path.join(root, 'app/dist', web));
+  const the = (what, is) => {
+    const [one, ...others] = scripts.filter((file) => file.endsWith('.js')).filter(is);
+    if (!one || others.length > 0) throw new Error(`expected one script ${what}`);
+    return JSON.stringify(`${web}/${one}`);
+  };
+  const has = (words) => (file) =>
+    readFileSync(path.join(root, 'app/dist', web, file), 'utf8').includes(words);
   bundleOffline('page/early.ts', 'early.js', [
-    `--define:WORK_FILE=${JSON.stringify(`/_expo/static/js/web/${work}`)}`,
+    `--define:WORK_FILE=${the('of work, built of app/features/work.ts', (file) => /^work-/.test(file))}`,
+    `--define:TODAY_FILE=${the('of Today', (file) => /^index-/.test(file) && has('Nothing is due')(file))}`,
   ]);
+  const frames = scripts.filter((file) => /^_layout-\w+\.js$/.test(file));
+  const ahead = frames
+    .map((file) => `\n    <link rel="preload" as="script" href="${web}/${file}" />`)
+    .join('');
   const page = path.join(root, 'app/dist/index.html');
   const html = readFileSync(page, 'utf8');
-  writeFileSync(page, html.replace('<head>', '<head>\n    <script src="/early.js" async></script>'));
+  writeFileSync(page, html.replace('<head>', `<head>\n    <script src="/early.js" async></script>${ahead}`));
 }
 
 /** Taken from app/offline into the built app, each in one file. */
@@ -164,7 +177,10 @@ function bundleServiceWorker() {
     )
     .map((file) => ({
       url: `/${path.relative(dist, file)}`,
-      revision: createHash('sha256').update(readFileSync(file)).digest('hex').slice(0, 16),
+      // A script has its hash in its name: kept by its address alone, the browser finds it by itself.
+      revision: file.startsWith(path.join(dist, '_expo'))
+        ? null
+        : createHash('sha256').update(readFileSync(file)).digest('hex').slice(0, 16),
     }));
   bundleOffline('sw.ts', 'sw.js', [
     `--define:BUILT_FILES=${JSON.stringify(files)}`,

@@ -1,17 +1,9 @@
 import { useCallback, useDeferredValue, useMemo, useState, type ReactNode } from 'react';
-import {
-  movedStep,
-  msg,
-  plural,
-  reviewPlaces,
-  stepsOfVariant,
-  term,
-  type Chart,
-  type Kit,
-} from '@toile/core';
+import { movedStep, msg, plural, stepsOfVariant, term, type Chart, type Kit } from '@toile/core';
 import { Button, Judged, Label, Line, Subheading, TabPanel, Tabs, useRoomy, type MenuItem } from '../../ui';
 import { chooseGround, useGround } from '../face/ground';
 import { wishInWords } from '../looks/wishInWords';
+import { usePlaces } from '../review/usePlaces';
 import { useGrades, useReview } from '../review/useReview';
 import { TimeStrip } from '../review/TimeStrip';
 import { AddLayer } from './AddLayer';
@@ -98,8 +90,8 @@ export function ChartEditor({
   const step = steps.find((s) => s.id === selected) ?? null;
   const grades = useGrades();
   const drawn = useDeferredValue(chart);
-  const places = useMemo(() => reviewPlaces(drawn, grades), [drawn, grades]);
-  const open = useMemo(() => places.filter((f) => f.accepted === null), [places]);
+  const places = usePlaces(drawn, grades);
+  const open = useMemo(() => (places ?? []).filter((f) => f.accepted === null), [places]);
   const lines = useReview(chart, kit);
   const time = minutesOf(steps);
   useStepKeys(steps, selected, setSelected);

@@ -12,7 +12,8 @@ import {
   type Step,
 } from '@toile/core';
 import { useColours } from '../../ui';
-import { faceBox, FaceStage } from '../face/FaceStage';
+import { faceBox } from '../face/faceBox';
+import { FaceStage } from '../face/FaceStage';
 import { withPlacements, withPlacement } from './chartView';
 import { DrawSurface, type Box, type DrawnStroke } from './DrawSurface';
 import { Handles } from './Handles';

@@ -4,7 +4,8 @@ import { FindingRow } from '../review/FindingRow';
 
 type FaceFindingsProps = {
   readonly chart: Chart;
-  readonly findings: readonly ReviewFinding[];
+  /** Null until it was looked at. */
+  readonly findings: readonly ReviewFinding[] | null;
   readonly editable: boolean;
   readonly onChange: (chart: Chart) => void;
   readonly onSelect: (stepId: string) => void;
@@ -12,6 +13,7 @@ type FaceFindingsProps = {
 
 /** What is to be looked at on the face itself, live while it is placed; accepted ones keep their reason. */
 export function FaceFindings({ chart, findings, editable, onChange, onSelect }: FaceFindingsProps) {
+  if (findings === null) return <Label>{msg`Looking the face over`}</Label>;
   const open = findings.filter((f) => f.accepted === null);
   const accepted = findings.filter((f) => f.accepted !== null);
   return (

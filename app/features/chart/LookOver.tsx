@@ -11,8 +11,8 @@ import { SchoolsPanel } from './SchoolsPanel';
 type LookOverProps = {
   readonly chart: Chart;
   readonly kit: Kit | undefined;
-  /** What is to be looked at on the face. */
-  readonly places: readonly ReviewFinding[];
+  /** What is to be looked at on the face; null until it was looked at. */
+  readonly places: readonly ReviewFinding[] | null;
   /** What the review says; null while it looks. */
   readonly lines: readonly ReviewLine[] | null;
   readonly editable: boolean;
@@ -39,7 +39,7 @@ export function LookOver({ chart, kit, places, lines, editable, onChange, onSele
 type Found = Pick<LookOverProps, 'places' | 'lines'>;
 
 const openOf = ({ places, lines }: Found): { count: number; stops: number } => {
-  const open = [...places.filter((p) => p.accepted === null), ...openLines(lines ?? [])];
+  const open = [...(places ?? []).filter((p) => p.accepted === null), ...openLines(lines ?? [])];
   return { count: open.length, stops: open.filter((l) => l.severity === 'stop').length };
 };
 

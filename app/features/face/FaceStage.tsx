@@ -1,6 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { lineArt, type FaceGuides, type Features, type Landmarks, type Point, type Skin } from '@toile/core';
 import { View } from '../../ui';
+import { faceBox } from './faceBox';
 import type { PaintedLayer } from './FaceLayers';
 import { FaceView } from './FaceView';
 
@@ -24,13 +25,6 @@ type FaceStageProps = {
     toMm: (p: Point) => Point,
   ) => ReactNode;
 };
-
-/** The box of a face in mm: a little above the hairline to a little under the chin. */
-export function faceBox(landmarks: Landmarks): readonly [number, number, number, number] {
-  const top = landmarks.hairline_c[1] - 26;
-  const bottom = landmarks.gnathion[1] + 14;
-  return [-88, top, 176, bottom - top];
-}
 
 /** The drawing with room for handles over it: knows where each mm falls on screen. */
 export function FaceStage({

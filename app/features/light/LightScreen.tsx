@@ -32,7 +32,7 @@ import {
 } from '../../ui';
 import { askPaint, useWork } from '../../workers';
 import { FaceView } from '../face/FaceView';
-import { faceBox } from '../face/FaceStage';
+import { faceBox } from '../face/faceBox';
 import { Notch } from '../face/Notch';
 import { readChartDraft } from '../chart/chartDraft';
 import { CAMERAS, flashWarnings, lightOf, LIGHT_WORDS, type CameraName } from './lightView';

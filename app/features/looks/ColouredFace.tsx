@@ -1,7 +1,7 @@
 import type { ClientSnapshot } from '@toile/core';
 import { Judged, Label } from '../../ui';
 import type { PaintedLayer } from '../face/FaceLayers';
-import { faceBox } from '../face/FaceStage';
+import { faceBox } from '../face/faceBox';
 import { FaceView } from '../face/FaceView';
 
 /** A look in its colours on a skin, small, with what it shows under it. */

@@ -2,7 +2,7 @@ import { useMemo } from 'react';
 import { msg, PLAIN_FEATURES, stepsOfVariant, TEMPLATE } from '@toile/core';
 import { useLook } from '../../data/hooks';
 import { Judged, View } from '../../ui';
-import { faceBox } from '../face/FaceStage';
+import { faceBox } from '../face/faceBox';
 import { FaceView } from '../face/FaceView';
 import { layerOn } from './lookLayers';
 

@@ -1,7 +1,7 @@
 import { msg, stepsOfVariant, type Chart, type Refit } from '@toile/core';
 import { Body, Column, Judged, Label, useWide } from '../../ui';
 import { layersOf } from '../chart/layers';
-import { faceBox } from '../face/FaceStage';
+import { faceBox } from '../face/faceBox';
 import { FaceView } from '../face/FaceView';
 import { stepsInWords } from '../words/colours';
 import { dayInWords } from '../words/dates';
