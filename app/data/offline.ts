@@ -12,13 +12,19 @@ const LESSONS = 'toile-lessons';
 /** How many of the next visits are made ready to work without a network. */
 const VISITS_AHEAD = 8;
 
+/** So long a page has the network to itself before all the others are fetched to be kept, ms. */
+const PAGE_FIRST_MS = 2_000;
+
 /**
  * Lets the app open without a network, in the built app only: the service worker keeps its files and what was
- * read.
+ * read. Gives what calls it off.
  */
-export function keepAppOnHand(): void {
-  if (process.env.NODE_ENV !== 'production' || !('serviceWorker' in navigator)) return;
-  navigator.serviceWorker.register('/sw.js').catch(() => undefined);
+export function keepAppOnHand(): (() => void) | undefined {
+  if (process.env.NODE_ENV !== 'production' || !('serviceWorker' in navigator)) return undefined;
+  const timer = setTimeout(() => {
+    navigator.serviceWorker.register('/sw.js').catch(() => undefined);
+  }, PAGE_FIRST_MS);
+  return () => clearTimeout(timer);
 }
 
 /** Drops what was read: it belongs to whoever was signed in. */
