@@ -60,6 +60,59 @@ test.each([
   expect(lagBefore(step(10, { phase: 'powder', role: 'blush', placements: place('blushLifted') }))).toBe(3);
 });
 
+describe('what is laid on a lid or on the lips themselves', () => {
+  const upon = [
+    ['a primer of the lids', 'prime', 'care', 'zone.mobileLid', 'eye', 'eyes', 'lid'],
+    ['a concealer of the lids', 'conceal', 'conceal', 'zone.mobileLid', 'eye', 'eyes', 'openLid'],
+    ['a base carried over the lids', 'base', 'base', 'zone.mobileLid', 'liner', 'eyes', 'liner'],
+    ['a powder pressed on the lids', 'powder', 'powder', 'zone.mobileLid', 'eye', 'eyes', 'outerLid'],
+    ['a primer of the lashes', 'prime', 'care', 'lashes', 'lash', 'lashes', 'lashes'],
+    ['a balm', 'prep', 'care', 'lips', 'lip', 'lips', 'lips'],
+    ['a concealer of the lips', 'conceal', 'conceal', 'zone.lowerLip', 'lip line', 'lips', 'lipLine'],
+    ['a cream under the brows', 'prep', 'care', 'brow', 'brow', 'brows', 'brow'],
+  ] as const;
+  const cases = upon.flatMap((one) =>
+    (['face first', 'eyes first'] as const).map((eyesOrFace) => [...one, eyesOrFace] as const),
+  );
+
+  test.each(cases)(
+    '%s comes first and dries before what lies upon it (%s %s at %s, then %s %s at %s; %s)',
+    (_, phase, role, guide, featureRole, featurePhase, featureGuide, eyesOrFace) => {
+      const schools = { ...SCHOOLS, eyesOrFace };
+      const lower = step(20, { phase, role, placements: place(guide), handsOnMinutes: 1, waitMinutes: 4 });
+      const feature = step(21, {
+        phase: featurePhase,
+        role: featureRole,
+        placements: place(featureGuide),
+        handsOnMinutes: 3,
+      });
+      expect(linksOf([lower, feature], who, schools)).toEqual([{ from: 0, to: 1, lagMinutes: 4 }]);
+      // Nothing is gained by working it first, with what may fill the wait and without.
+      for (const between of [[], [brows]]) {
+        const { woven } = weaveSteps([clean, lower, ...between, feature, finish], who, schools);
+        const at = new Map(woven.steps.map((one) => [one.stepId, one]));
+        expect(at.get(feature.id)!.startMinutes).toBeGreaterThanOrEqual(at.get(lower.id)!.dryMinutes);
+      }
+      // The same on the forehead is no matter of theirs.
+      const apart = step(22, { phase, role, placements: place('zone.foreheadCentre'), waitMinutes: 4 });
+      for (const { lagMinutes } of linksOf([apart, feature], who, schools)) expect(lagMinutes).toBe(0);
+    },
+  );
+
+  test('one place on the lid among others is enough', () => {
+    const both = step(23, {
+      phase: 'conceal',
+      role: 'conceal',
+      placements: [...place('zone.underEye'), ...place('zone.mobileLid')],
+      waitMinutes: 2,
+    });
+    const shadow = step(24, { phase: 'eyes', role: 'eye', placements: place('lid') });
+    const gloss = step(25, { phase: 'lips', role: 'lip', placements: place('lips') });
+    expect(linksOf([both, shadow], who, SCHOOLS)[0]!.lagMinutes).toBe(2);
+    expect(linksOf([both, gloss], who, SCHOOLS)[0]!.lagMinutes).toBe(0);
+  });
+});
+
 test('the wait that costs most is named', () => {
   const { savers } = weaveSteps([clean, primer, base, finish], who, SCHOOLS);
   expect(savers).toEqual([{ stepId: primer.id, minutes: 5 }]);

@@ -1,4 +1,13 @@
-import { boxesTouch, boxOf, outlineOf, type Box, type Features, type Landmarks } from '../face';
+import {
+  boxesTouch,
+  boxOf,
+  isAtEyesOrLips,
+  outlineOf,
+  type Box,
+  type Features,
+  type Landmarks,
+  type Placement,
+} from '../face';
 import type { Look, Step } from '../look';
 import { fewestMoves, movedTasks, type OrderChoice } from './fewestMoves';
 import { asGiven, weave, type Link, type Task, type Weave } from './weave';
@@ -159,14 +168,14 @@ function timed(weaveOf: Weave, steps: readonly Step[]): StepOrder {
  * the school, and drying where they touch.
  */
 export function linksOf(steps: readonly Step[], client: Client, schools: Look['schools']): Link[] {
-  const boxes = steps.map((step) => boxesOf(step, client));
+  const covers = steps.map((step) => coverOf(step, client));
   const links: Link[] = [];
   for (let j = 1; j < steps.length; j++) {
     for (let i = 0; i < j; i++) {
       const [first, then] = [steps[i]!, steps[j]!];
-      const touch =
-        then.phase === 'finish' ||
-        (boxesTouch(boxes[i]!, boxes[j]!) && !passesBy(first, then) && !passesBy(then, first));
+      const lower = passesBy(first, then) ? covers[i]!.atFeatures : covers[i]!.all;
+      const upper = passesBy(then, first) ? covers[j]!.atFeatures : covers[j]!.all;
+      const touch = then.phase === 'finish' || boxesTouch(lower, upper);
       if (touch || first.phase === 'clean' || keepsOrder(first, then, schools))
         links.push({ from: i, to: j, lagMinutes: touch ? first.waitMinutes : 0 });
     }
@@ -176,7 +185,7 @@ export function linksOf(steps: readonly Step[], client: Client, schools: Look['s
 
 /**
  * Brows, eyes, lashes and lips: what is laid over the face leaves them out, so they need not wait for it to
- * dry.
+ * dry. What is laid on them (a primer or concealer of the lids, a balm) they lie upon.
  */
 const FEATURES: readonly Step['role'][] = ['brow', 'eye', 'liner', 'lash', 'lip', 'lip line'];
 const passesBy = (face: Step, feature: Step): boolean =>
@@ -198,10 +207,18 @@ function keepsOrder({ phase: first }: Step, { phase: then }: Step, schools: Look
 }
 
 /** Boxes round what a step covers, a side each; a step without a place touches nothing. */
-function boxesOf(step: Step, { landmarks, features }: Client): Box[] {
-  return step.placements.flatMap((placement) =>
-    outlineOf(placement, landmarks, features).flatMap((shape) =>
+type Cover = { readonly all: readonly Box[]; readonly atFeatures: readonly Box[] };
+
+function coverOf({ placements }: Step, { landmarks, features }: Client): Cover {
+  const boxed = (placement: Placement) => ({
+    boxes: outlineOf(placement, landmarks, features).flatMap((shape) =>
       shape.region.filter((polygon) => polygon.length > 0).map(boxOf),
     ),
-  );
+    atFeature: isAtEyesOrLips({ placements: [placement] }),
+  });
+  const all = placements.map(boxed);
+  return {
+    all: all.flatMap(({ boxes }) => boxes),
+    atFeatures: all.flatMap(({ boxes, atFeature }) => (atFeature ? boxes : [])),
+  };
 }
