@@ -113,6 +113,29 @@ describe('what is laid on a lid or on the lips themselves', () => {
   });
 });
 
+describe('care that is placed nowhere', () => {
+  const lotion = (phase: Step['phase']) =>
+    step(30, { phase, role: 'care', placements: [], handsOnMinutes: 1, waitMinutes: 3 });
+  const after = (then: Step, phase: Step['phase']): number | undefined =>
+    linksOf([lotion(phase), then], who, SCHOOLS)[0]?.lagMinutes;
+
+  test.each(['prep', 'prime', 'set', 'powder'] as const)(
+    'goes all over the face: what comes upon it waits, %s',
+    (phase) => {
+      const upon = step(31, { phase: 'powder', role: 'blush', placements: place('blushLifted') });
+      expect(after(upon, phase)).toBe(3);
+      expect(after(lips, phase) ?? 0).toBe(0);
+      expect(after({ ...brows, phase: 'brows' }, phase) ?? 0).toBe(0);
+    },
+  );
+
+  test('another layer without a place covers nothing', () => {
+    const nowhere = step(32, { phase: 'base', role: 'base', placements: [], waitMinutes: 3 });
+    const upon = step(33, { phase: 'powder', role: 'powder', placements: place('zone.chin') });
+    expect(linksOf([nowhere, upon], who, SCHOOLS)).toEqual([{ from: 0, to: 1, lagMinutes: 0 }]);
+  });
+});
+
 test('the wait that costs most is named', () => {
   const { savers } = weaveSteps([clean, primer, base, finish], who, SCHOOLS);
   expect(savers).toEqual([{ stepId: primer.id, minutes: 5 }]);

@@ -206,17 +206,22 @@ function keepsOrder({ phase: first }: Step, { phase: then }: Step, schools: Look
   return ['prep', 'prime', 'correct', 'base', 'conceal'].includes(first) && ON_EYES.includes(then);
 }
 
-/** Boxes round what a step covers, a side each; a step without a place touches nothing. */
+/** Care placed nowhere (a moisturiser, a mist) goes all over the face; any other layer covers nothing. */
+const ALL_OVER: Step['placements'] = [{ guide: 'zone.wholeFace', side: 'both' }];
+const placesOf = ({ role, phase, placements }: Step): Step['placements'] =>
+  placements.length === 0 && role === 'care' && ON_FACE.includes(phase) ? ALL_OVER : placements;
+
+/** Boxes round what a step covers, a side each. */
 type Cover = { readonly all: readonly Box[]; readonly atFeatures: readonly Box[] };
 
-function coverOf({ placements }: Step, { landmarks, features }: Client): Cover {
+function coverOf(step: Step, { landmarks, features }: Client): Cover {
   const boxed = (placement: Placement) => ({
     boxes: outlineOf(placement, landmarks, features).flatMap((shape) =>
       shape.region.filter((polygon) => polygon.length > 0).map(boxOf),
     ),
     atFeature: isAtEyesOrLips({ placements: [placement] }),
   });
-  const all = placements.map(boxed);
+  const all = placesOf(step).map(boxed);
   return {
     all: all.flatMap(({ boxes }) => boxes),
     atFeatures: all.flatMap(({ boxes, atFeature }) => (atFeature ? boxes : [])),
