@@ -1,7 +1,7 @@
 import type { LayerKind, Placement } from '../face';
 import { msg, term } from '../messages';
 import { MOST_DOSE, MOST_IN_A_STEP, titleOf, type Chart, type Phase, type Step } from './document';
-import { phaseOrder } from './fitLook';
+import { layingRank } from './fitLook';
 import { basesFace } from './ofSkin';
 
 type Plan = Pick<
@@ -133,8 +133,7 @@ export function withDeeperEdge(chart: Chart, id: string): Chart {
  * of an earlier one.
  */
 export function withStep(chart: Chart, step: Step): Chart {
-  const order = phaseOrder(chart.schools);
-  const rank = (s: Step): number => order.indexOf(s.phase);
+  const rank = layingRank(chart.schools);
   let at = chart.steps.length;
   while (at > 0 && rank(chart.steps[at - 1]!) > rank(step)) at--;
   return { ...chart, steps: [...chart.steps.slice(0, at), step, ...chart.steps.slice(at)] };

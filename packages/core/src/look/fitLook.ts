@@ -7,6 +7,7 @@ import { adaptationInWords, adaptLook } from './adapt';
 import type { Adaptation, Chart, ClientSnapshot, Look, LookStep, Occasion, Step } from './document';
 import { CHART_FORMAT, PHASES } from './document';
 import { madeExactByPowder } from './exactByPowder';
+import { groundsLids } from './ofSkin';
 import { matchAndPropose, type FitContext, type Proposal } from './propose';
 
 /** Who makes a version, when and why; ids are made outside. */
@@ -161,16 +162,29 @@ function creamsFirst(steps: readonly Step[]): Step[] {
   return steps.map((s) => (s.phase === 'sculpt' ? sorted[next++]! : s));
 }
 
+type Laid = Pick<LookStep, 'phase' | 'role' | 'placements'>;
+
 /** Phases in the order of the school; within a phase the look's own order holds. */
-export function inOrder<T extends { readonly phase: LookStep['phase'] }>(
-  steps: readonly T[],
-  look: Pick<Look, 'schools'>,
-): T[] {
-  const order = phaseOrder(look.schools);
+export function inOrder<T extends Laid>(steps: readonly T[], look: Pick<Look, 'schools'>): T[] {
+  const rank = layingRank(look.schools);
   return steps
     .map((step, i) => ({ step, i }))
-    .sort((a, b) => order.indexOf(a.step.phase) - order.indexOf(b.step.phase) || a.i - b.i)
+    .sort((a, b) => rank(a.step) - rank(b.step) || a.i - b.i)
     .map(({ step }) => step);
+}
+
+/**
+ * Where a step comes in a school's order, to be compared: by its phase, but what shadow lies upon before the
+ * eyes, also where these come before the base.
+ */
+export function layingRank(schools: Look['schools']): (step: Laid) => number {
+  const order = phaseOrder(schools);
+  const eyes = order.indexOf('eyes');
+  const beforeEyes = PHASES.slice(0, PHASES.indexOf('brows'));
+  return (step) => {
+    const own = order.indexOf(step.phase);
+    return own > eyes && beforeEyes.includes(step.phase) && groundsLids(step) ? eyes - 0.5 : own;
+  };
 }
 
 /** The phases as a school lays them: eyes first moves brows, eyes and lashes before the base. */

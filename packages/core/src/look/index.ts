@@ -75,6 +75,7 @@ export {
   gapInWords,
   gapsInWords,
   inOrder,
+  layingRank,
   phaseOrder,
   type FitOptions,
   type FittedLook,
@@ -181,5 +182,5 @@ export {
 export { colourDrawn } from './colourDrawn';
 export { laysBalm, NOTED, says } from './noteWords';
 export { bringsBaseTo, EXACT_BY_POWDER } from './exactByPowder';
-export { basesFace, primesSkin, setsSkin } from './ofSkin';
+export { basesFace, groundsLids, primesSkin, setsSkin } from './ofSkin';
 export { TOOLS_TO_MIND } from './toolsToMind';

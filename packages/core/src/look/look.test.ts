@@ -235,9 +235,9 @@ test('schools order the phases', () => {
   expect(
     inOrder(
       [
-        { phase: 'lips', n: 1 },
-        { phase: 'base', n: 2 },
-        { phase: 'base', n: 3 },
+        { phase: 'lips', role: 'lip', placements: [], n: 1 },
+        { phase: 'base', role: 'base', placements: [], n: 2 },
+        { phase: 'base', role: 'base', placements: [], n: 3 },
       ] as const,
       LOOK,
     ).map((s) => s.n),

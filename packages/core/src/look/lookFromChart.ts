@@ -3,7 +3,7 @@ import { deltaE2000, depthOf, type Lab } from '../colour';
 import { msg } from '../messages';
 import type { Adaptation, Chart, Look, LookStep, Shade, Step } from './document';
 import { isWholeStep, withoutAdaptations } from './adapt';
-import { phaseOrder, type Stamp } from './fitLook';
+import { layingRank, type Stamp } from './fitLook';
 import { skinTarget, wantedColour } from '../shade';
 import { colourOfUse, proposeProducts, shownOfStep } from './propose';
 import { contextOf } from './studioContext';
@@ -138,8 +138,8 @@ export function stepsForLook(chart: Chart): readonly StepForLook[] {
       : { step: asHad, part: 'essential', why: null };
   });
   return leftOutOf(chart, adaptations).reduce<readonly StepForLook[]>((steps, { step, why }) => {
-    const order = phaseOrder(chart.schools);
-    const at = steps.findIndex((one) => order.indexOf(one.step.phase) > order.indexOf(step.phase));
+    const rank = layingRank(chart.schools);
+    const at = steps.findIndex((one) => rank(one.step) > rank(step));
     const before = steps.slice(0, at < 0 ? steps.length : at);
     const back = { step, part: 'essential' as const, why: msg`Left out of this chart: ${why}.` };
     return [...before, back, ...steps.slice(before.length)];

@@ -13,6 +13,14 @@ export const primesLids = (step: Pick<LookStep, 'wants' | 'placements'>): boolea
   isAtEyesOrLips(step) &&
   step.placements.some((p) => 'guide' in p && LIDS.includes(p.guide));
 
+const GROUNDS: readonly LookStep['role'][] = ['care', 'correct', 'base', 'conceal', 'powder'];
+
+/** Whether a step is laid on lids alone, for shadow to lie upon: their primer, concealer or powder. */
+export const groundsLids = (step: Pick<LookStep, 'role' | 'placements'>): boolean =>
+  GROUNDS.includes(step.role) &&
+  isAtEyesOrLips(step) &&
+  step.placements.some((p) => 'guide' in p && LIDS.includes(p.guide));
+
 /** Whether a step is a base of the face: one of lids, lips or neck alone is none. */
 export const basesFace = (step: Pick<LookStep, 'role' | 'placements'>): boolean =>
   step.role === 'base' && !isAtEyesOrLips(step) && !isBelowTheJaw(step);

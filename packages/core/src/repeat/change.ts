@@ -5,7 +5,7 @@ import {
   inAmountAsked,
   MOST_DOSE,
   orderedSteps,
-  phaseOrder,
+  layingRank,
   productsInWords,
   withSchool,
   type Adaptation,
@@ -111,8 +111,8 @@ export function taken(chart: Chart, part: RefitPart): Chart {
       return { ...noted, steps: noted.steps.map((s) => (s.id === part.stepId ? asked(s) : s)) };
     }
     case 'added': {
-      const order = phaseOrder(chart.schools);
-      const at = chart.steps.findIndex((s) => order.indexOf(s.phase) > order.indexOf(part.step.phase));
+      const rank = layingRank(chart.schools);
+      const at = chart.steps.findIndex((s) => rank(s) > rank(part.step));
       const noted = withAdaptations(chart, part.step.id, part.adaptations);
       const before = chart.steps.slice(0, at < 0 ? chart.steps.length : at);
       return { ...noted, steps: [...before, part.step, ...chart.steps.slice(before.length)] };

@@ -9,11 +9,16 @@ import {
   SCHOOLS,
   schoolsInWords,
   withSchool,
+  newStep,
   type Chart,
   type SchoolAnswers,
+  type Step,
+  withStep,
 } from '..';
+import type { Placement } from '../../face';
 import { client, KIT, kitOf, LOOK, OCCASION, product, STAMP } from '../look.testing';
 
+type GuideName = Extract<Placement, { guide: unknown }>['guide'];
 const chart: Chart = fitLook(LOOK, client(), KIT, OCCASION, STAMP).chart;
 const titles = (c: Chart): string[] => c.steps.map((s) => s.title);
 const inPhase = (c: Chart): boolean => {
@@ -28,6 +33,56 @@ test('eyes first puts the eyes before the base, face first puts them back', () =
   expect(first.says.join()).toContain('before the base');
   expect(titles(withSchool(first.chart, 'eyesOrFace', 'face first').chart)).toEqual(titles(chart));
   expect(withSchool(chart, 'eyesOrFace', 'face first')).toEqual({ chart, says: [] });
+});
+
+describe('what shadow lies upon', () => {
+  const at = (...guides: readonly GuideName[]): Step['placements'] =>
+    guides.map((guide) => ({ guide, side: 'both' }));
+  const shadow = newStep('eye', '0190a000-0000-7000-8000-0000000000e1', at('lid'));
+  const layers = chart.steps.filter((s) => s.role !== 'eye');
+  /** A step among the others, by both ways into a chart: sorted by a school, and added to one. */
+  const orders = (step: Step): string[][] => {
+    const before: Chart = { ...chart, steps: [...layers, step, shadow] };
+    const first = withSchool({ ...before, schools: FACE_FIRST }, 'eyesOrFace', 'eyes first').chart;
+    const added = withStep({ ...first, steps: first.steps.filter((s) => s.id !== step.id) }, step);
+    return [first, added].map((c) => c.steps.map((s) => s.id));
+  };
+  const FACE_FIRST = { ...chart.schools, eyesOrFace: 'face first' as const };
+  const step = (role: Step['role'], phase: Step['phase'], ...guides: readonly GuideName[]): Step => ({
+    ...newStep('conceal', '0190a000-0000-7000-8000-0000000000e2', at(...guides)),
+    role,
+    phase,
+  });
+
+  test.each([
+    ['conceal', 'conceal', 'zone.mobileLid'],
+    ['conceal', 'conceal', 'lid'],
+    ['correct', 'correct', 'openLid'],
+    ['base', 'base', 'zone.mobileLid'],
+    ['powder', 'set', 'zone.crease'],
+    ['powder', 'powder', 'lid'],
+    ['care', 'prime', 'zone.mobileLid'],
+  ] as const)('%s (%s) of %s comes before the shadow when eyes come first', (role, phase, guide) => {
+    const ground = step(role, phase, guide);
+    for (const ids of orders(ground)) expect(ids.indexOf(ground.id)).toBeLessThan(ids.indexOf(shadow.id));
+  });
+
+  test.each([
+    ['conceal', 'conceal', 'zone.underEye'],
+    ['highlight', 'sculpt', 'innerLid'],
+    ['care', 'finish', 'zone.mobileLid'],
+    ['conceal', 'conceal', 'lips'],
+    ['conceal', 'conceal', 'zone.browBone'],
+    ['powder', 'set', 'tZonePowder'],
+  ] as const)('%s (%s) of %s comes after it, as its phase does', (role, phase, guide) => {
+    const other = step(role, phase, guide);
+    for (const ids of orders(other)) expect(ids.indexOf(other.id)).toBeGreaterThan(ids.indexOf(shadow.id));
+  });
+
+  test('lids and under the eyes in one go stay with the face', () => {
+    const both = step('conceal', 'conceal', 'zone.underEye', 'zone.mobileLid');
+    for (const ids of orders(both)) expect(ids.indexOf(both.id)).toBeGreaterThan(ids.indexOf(shadow.id));
+  });
 });
 
 test('every answer of every school leaves the phases in its order', () => {
