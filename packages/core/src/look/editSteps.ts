@@ -1,8 +1,8 @@
 import type { LayerKind, Placement } from '../face';
 import { msg, term } from '../messages';
 import { MOST_DOSE, MOST_IN_A_STEP, titleOf, type Chart, type Phase, type Step } from './document';
-import { layingRank } from './fitLook';
 import { basesFace } from './ofSkin';
+import { layingRank } from './phaseOrder';
 
 type Plan = Pick<
   Step,

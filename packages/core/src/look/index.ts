@@ -70,17 +70,8 @@ export {
   type AskedAnew,
   type MadeFor,
 } from './adapt';
-export {
-  fitLook,
-  gapInWords,
-  gapsInWords,
-  inOrder,
-  layingRank,
-  phaseOrder,
-  type FitOptions,
-  type FittedLook,
-  type Stamp,
-} from './fitLook';
+export { fitLook, gapInWords, gapsInWords, type FitOptions, type FittedLook, type Stamp } from './fitLook';
+export { inOrder, layingRank, phaseOrder } from './phaseOrder';
 export { diffCharts, type ChartDifference } from './diffCharts';
 export { dislikeInWords, dislikesMet, type DislikeMet } from './dislikesMet';
 export { nextVersion } from './nextVersion';

@@ -19,8 +19,10 @@ import {
   adaptLook,
   ADAPTERS,
   fitLook,
+  inOrder,
   lookFromChart,
   refuseAdaptation,
+  SCHOOLS,
   type Look,
   type LookStep,
   type Occasion,
@@ -318,6 +320,32 @@ test('every adaptation can be refused before fitting and after, and a refused on
     else if (adaptation.change === 'changed') expect({ ...after!, use: [] }).toEqual({ ...anew!, use: [] });
     else expect(after!.title).toBe(adaptation.was!.title);
   }
+});
+
+describe('a step that was left out comes back where the school has it', () => {
+  const ways = SCHOOLS.eyesOrFace.flatMap((eyesOrFace) =>
+    SCHOOLS.contour.flatMap((contour) =>
+      SCHOOLS.concealer.map((concealer) => ({ ...FULL.schools, eyesOrFace, contour, concealer })),
+    ),
+  );
+  const people: readonly (readonly [string, Partial<Features>])[] = [
+    ['narrow temples', { narrowTemples: true }],
+    ['lash extensions', { lashes: 'extensions' }],
+    ['a child', { age: 'child' }],
+  ];
+  test.each(people)('%s', (_, features) => {
+    let back = 0;
+    for (const schools of ways) {
+      const { chart } = fitLook({ ...FULL, schools }, client(undefined, { features }), KIT, OCCASION, STAMP);
+      for (const adaptation of chart.adaptations!.filter(({ change }) => change === 'left out')) {
+        const { steps } = refuseAdaptation(chart, adaptation);
+        expect(steps.map(({ id }) => id)).toContain(adaptation.stepId);
+        expect(inOrder(steps, { schools })).toEqual(steps);
+        back++;
+      }
+    }
+    expect(back).toBeGreaterThanOrEqual(ways.length);
+  });
 });
 
 test('one refused takes nothing back of the others, in whatever order, and what was written by hand stays', () => {

@@ -2,7 +2,6 @@ import type { Kit } from '../../kit';
 import { amountAsked } from '../amountAsked';
 import {
   forbidsOf,
-  PHASES,
   type Adaptation,
   type Chart,
   type ClientSnapshot,
@@ -10,6 +9,7 @@ import {
   type Step,
 } from '../document';
 import { withOccasion } from '../occasion';
+import { layingRank } from '../phaseOrder';
 import { proposeProducts } from '../propose';
 import { contextOf } from '../studioContext';
 import { adaptedStep, adaptedTo, derivedId } from './adaptLook';
@@ -95,6 +95,7 @@ function withDaySteps(
   to: AdaptTo,
   made: Adaptation[],
 ): readonly Step[] {
+  const rank = layingRank(chart.schools);
   const ofOldDay = new Map(added.map((a) => [a.stepId, a]));
   let steps: readonly Step[] = chart.steps.filter((step) => !ofOldDay.has(step.id));
   for (const adder of DAY_ADDERS) {
@@ -106,10 +107,9 @@ function withDaySteps(
       const there = chart.steps.find((step) => step.id === id);
       const plan = { ...asked.step, id };
       const step: Step = there ?? { ...plan, use: [] };
-      const rank = PHASES.indexOf(step.phase);
       const place = there
         ? chart.steps.slice(0, chart.steps.indexOf(there)).filter((s) => !ofOldDay.has(s.id)).length
-        : steps.findIndex((s) => PHASES.indexOf(s.phase) > rank);
+        : steps.findIndex((s) => rank(s) > rank(step));
       const at = place < 0 ? steps.length : place;
       steps = [...steps.slice(0, at), step, ...steps.slice(at)];
     });

@@ -1,4 +1,5 @@
-import { forbidsOf, PHASES, type Adaptation, type Chart, type Step } from '../document';
+import { forbidsOf, type Adaptation, type Chart, type Step } from '../document';
+import { layingRank } from '../phaseOrder';
 import { adaptedTo, ADAPTERS, partOf } from './adaptLook';
 
 const same = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
@@ -86,8 +87,8 @@ export function withoutSentence(note: string, { was, now }: Adaptation): string 
 /** The chart with a step that was left out, where its phase comes. */
 function withStepBack(chart: Chart, was: Partial<Step>): Chart {
   if (!isWholeStep(was) || chart.steps.some((s) => s.id === was.id)) return chart;
-  const rank = PHASES.indexOf(was.phase);
-  const at = chart.steps.findIndex((s) => PHASES.indexOf(s.phase) > rank);
+  const rank = layingRank(chart.schools);
+  const at = chart.steps.findIndex((s) => rank(s) > rank(was));
   const steps = at < 0 ? [...chart.steps, was] : [...chart.steps.slice(0, at), was, ...chart.steps.slice(at)];
   return { ...chart, steps };
 }

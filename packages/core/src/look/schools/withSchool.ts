@@ -2,8 +2,8 @@ import type { Tool } from '../../kit';
 import { msg } from '../../messages';
 import { amountAsked } from '../amountAsked';
 import type { Chart, Step } from '../document';
-import { inOrder } from '../fitLook';
 import { basesFace, setsSkin } from '../ofSkin';
+import { inOrder } from '../phaseOrder';
 import { SCHOOL_NAMES, type Answer, type School, type SchoolAnswers } from './questions';
 
 type Changed = { readonly steps: readonly Step[]; readonly says: readonly string[] };
