@@ -1,6 +1,9 @@
 import { straightFromCache } from '../offline/straightFromCache';
 
-type Rule = { condition: { urlPattern: { pathname: string } }; source: { cacheName: string } };
+type Rule = {
+  readonly condition: { readonly urlPattern: { readonly pathname: string } };
+  readonly source: 'fetch-event' | { readonly cacheName: string };
+};
 
 /** A worker's own install, in a browser that can route by rules or cannot. */
 function installed(routes: boolean): { readonly rules: Rule[]; readonly waited: unknown[] } {
@@ -8,17 +11,28 @@ function installed(routes: boolean): { readonly rules: Rule[]; readonly waited: 
   const waited: unknown[] = [];
   const event = Object.assign(new Event('install'), {
     waitUntil: (work: Promise<unknown>) => waited.push(work),
-    ...(routes && { addRoutes: (rule: Rule) => Promise.resolve(void rules.push(rule)) }),
+    ...(routes && { addRoutes: (added: readonly Rule[]) => Promise.resolve(void rules.push(...added)) }),
   });
   straightFromCache(event, 'kept');
   return { rules, waited };
 }
 
-test('scripts come out of the cache of this version without the worker', () => {
+/** Where an address is taken from: by the first rule that fits. */
+const takenFrom = (rules: readonly Rule[], address: string): Rule['source'] | undefined =>
+  rules.find(({ condition: { urlPattern } }) =>
+    new RegExp(`^${urlPattern.pathname.replaceAll('.', '\\.').replaceAll('*', '.*')}$`).test(address),
+  )?.source;
+
+test.each([
+  ['/_expo/static/js/web/entry-3dd5e2498c54.js', { cacheName: 'kept' }],
+  ['/_expo/static/js/web/[id]-7e2ba0843d71.js', { cacheName: 'kept' }],
+  ['/_expo/static/js/web/translator-146d3eaa1b88.js', 'fetch-event'],
+  ['/workers/translator-DFF7SM4A.js', undefined],
+  ['/api/session', undefined],
+  ['/', undefined],
+])('%s is taken from %p', (address, source) => {
   const { rules, waited } = installed(true);
-  expect(rules).toEqual([
-    { condition: { urlPattern: { pathname: '/_expo/static/*' } }, source: { cacheName: 'kept' } },
-  ]);
+  expect(takenFrom(rules, address)).toEqual(source);
   expect(waited).toHaveLength(1);
 });
 

@@ -1,6 +1,6 @@
 import type { Browser, Page } from 'playwright-core';
 import catalogue from '../../packages/languages/src/id.json';
-import { baseUrl, openAs, openBrowser, PEOPLE, PHONE } from './browser';
+import { baseUrl, eventually, openAs, openBrowser, PEOPLE, PHONE } from './browser';
 import { drawn, findIds, PAGES, type Ids } from './pages';
 
 // The app in Indonesian: chosen on a device, and then nothing on any page is left in English that is a
@@ -106,6 +106,23 @@ test('it is what the browser asks for, and what is chosen is kept', async () => 
     .getByRole('radio', { name: '✓ Bahasa Indonesia' })
     .or(door.getByText('✓ Bahasa Indonesia'))
     .waitFor();
+  await context.close();
+});
+
+test('without a network the app is still read in it', async () => {
+  const { context, page } = await openAs(browser, 'owner', PHONE, 'light', { serviceWorkers: 'allow' });
+  await page.evaluate(async () => void (await navigator.serviceWorker.ready));
+  await context.addCookies([{ ...INDONESIAN, url: baseUrl() }]);
+  const today = page.getByRole('heading', { name: TOLD.Today!, level: 1 });
+  await page.reload();
+  await today.waitFor();
+  // Kept by the worker, not only by the browser's own cache, which lets go of what it likes.
+  await eventually(() =>
+    page.evaluate(async () => (await (await caches.open('toile-language')).keys()).length > 0),
+  );
+  await context.setOffline(true);
+  await page.reload();
+  await today.waitFor();
   await context.close();
 });
 
