@@ -173,5 +173,5 @@ export {
 export { colourDrawn } from './colourDrawn';
 export { laysBalm, NOTED, says } from './noteWords';
 export { bringsBaseTo, EXACT_BY_POWDER } from './exactByPowder';
-export { basesFace, groundsLids, primesSkin, setsSkin } from './ofSkin';
+export { basesFace, primesSkin, setsSkin } from './ofSkin';
 export { TOOLS_TO_MIND } from './toolsToMind';

@@ -7,19 +7,18 @@ const LIDS: readonly string[] = ['zone.mobileLid', 'zone.crease', 'lid', 'innerL
 export const primesSkin = (step: Pick<LookStep, 'wants' | 'placements'>): boolean =>
   step.wants.kinds.includes('primer') && !isAtEyesOrLips(step);
 
+const isOnLids = (step: Pick<LookStep, 'placements'>): boolean =>
+  isAtEyesOrLips(step) && step.placements.some((p) => 'guide' in p && LIDS.includes(p.guide));
+
 /** Whether a step primes the lids. */
 export const primesLids = (step: Pick<LookStep, 'wants' | 'placements'>): boolean =>
-  step.wants.kinds.includes('primer') &&
-  isAtEyesOrLips(step) &&
-  step.placements.some((p) => 'guide' in p && LIDS.includes(p.guide));
+  step.wants.kinds.includes('primer') && isOnLids(step);
 
 const GROUNDS: readonly LookStep['role'][] = ['care', 'correct', 'base', 'conceal', 'powder'];
 
 /** Whether a step is laid on lids alone, for shadow to lie upon: their primer, concealer or powder. */
 export const groundsLids = (step: Pick<LookStep, 'role' | 'placements'>): boolean =>
-  GROUNDS.includes(step.role) &&
-  isAtEyesOrLips(step) &&
-  step.placements.some((p) => 'guide' in p && LIDS.includes(p.guide));
+  GROUNDS.includes(step.role) && isOnLids(step);
 
 /** Whether a step is a base of the face: one of lids, lips or neck alone is none. */
 export const basesFace = (step: Pick<LookStep, 'role' | 'placements'>): boolean =>

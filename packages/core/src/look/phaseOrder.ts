@@ -26,7 +26,7 @@ export function layingRank(schools: Look['schools']): (step: Laid) => number {
   };
 }
 
-/** The phases as a school lays them: eyes first moves brows, eyes and lashes before the base. */
+/** The phases as a school lays them: eyes first moves brows and eyes before the base. */
 export function phaseOrder(schools: Look['schools']): readonly LookStep['phase'][] {
   let order: readonly LookStep['phase'][] = PHASES;
   const move = (phases: readonly LookStep['phase'][], before: LookStep['phase']): void => {

@@ -211,7 +211,7 @@ const ALL_OVER: Step['placements'] = [{ guide: 'zone.wholeFace', side: 'both' }]
 const placesOf = ({ role, phase, placements }: Step): Step['placements'] =>
   placements.length === 0 && role === 'care' && ON_FACE.includes(phase) ? ALL_OVER : placements;
 
-/** Boxes round what a step covers, a side each. */
+/** Boxes round what a step covers, a side each; and round those of its places that are at eyes or lips. */
 type Cover = { readonly all: readonly Box[]; readonly atFeatures: readonly Box[] };
 
 function coverOf(step: Step, { landmarks, features }: Client): Cover {
