@@ -1,11 +1,13 @@
 import fc from 'fast-check';
 import { asGiven, fewestMoves, movesBetween, weave, type Link, type Task } from '.';
+import { movedTasks } from './fewestMoves';
 
 const tasksOf = (minutes: readonly number[], tails: readonly number[] = []): Task[] =>
   minutes.map((m, i) => ({ id: String(i), minutes: m, tailMinutes: tails[i] ?? 0 }));
 const problem = fc.integer({ min: 3, max: 9 }).chain((n) =>
   fc.record({
     minutes: fc.array(fc.integer({ min: 1, max: 6 }), { minLength: n, maxLength: n }),
+    tails: fc.array(fc.integer({ min: 0, max: 9 }), { minLength: n, maxLength: n }),
     links: fc.array(fc.tuple(fc.nat(n - 1), fc.nat(n - 1), fc.integer({ min: 0, max: 6 })), { maxLength: n }),
   }),
 );
@@ -32,17 +34,21 @@ test('moves are counted as a hand would', () => {
     ].map(movesBetween),
   ).toEqual([0, 1, 1, 2]);
   fc.assert(
-    fc.property(fc.shuffledSubarray([0, 1, 2, 3, 4, 5, 6], { minLength: 7 }), (order) =>
-      expect(movesBetween(order)).toBe(movesByHand(order)),
-    ),
+    fc.property(fc.shuffledSubarray([0, 1, 2, 3, 4, 5, 6], { minLength: 7 }), (order) => {
+      expect(movesBetween(order)).toBe(movesByHand(order));
+      const moved = movedTasks(order);
+      expect(moved).toHaveLength(movesByHand(order));
+      const stayed = order.filter((task) => !moved.includes(task));
+      expect(stayed).toEqual([...stayed].sort((a, b) => a - b));
+    }),
     { numRuns: 80, seed: 3 },
   );
 });
 
 test('every choice keeps every link, saves what it says, and a move more saves at least a minute more', () => {
   fc.assert(
-    fc.property(problem, ({ minutes, links: raw }) => {
-      const tasks = tasksOf(minutes);
+    fc.property(problem, ({ minutes, tails, links: raw }) => {
+      const tasks = tasksOf(minutes, tails);
       const links = raw
         .filter(([a, b]) => a < b)
         .map(([from, to, lagMinutes]): Link => ({ from, to, lagMinutes }));

@@ -120,6 +120,18 @@ test('a proof that was given up says so, and its bound holds', () => {
   if (!short.proven) expect(short.totalMinutes).toBeGreaterThanOrEqual(full.totalMinutes - 1e-9);
 });
 
+test('however early the search is given up, it is proven just where its bound is reached', () => {
+  fc.assert(
+    fc.property(problem(8), fc.integer({ min: 1, max: 40 }), (raw, mostNodes) => {
+      const { tasks, links } = build(raw);
+      const { proven, totalMinutes, boundMinutes } = weave(tasks, links, mostNodes);
+      expect(proven).toBe(boundMinutes >= totalMinutes - 1e-9);
+      expect(boundMinutes).toBeLessThanOrEqual(bruteForce(tasks, links) + 1e-9);
+    }),
+    { numRuns: 150 },
+  );
+});
+
 test('links in a circle are refused', () => {
   expect(() =>
     weave(tasksOf([1, 1]), [

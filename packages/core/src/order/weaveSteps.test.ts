@@ -165,3 +165,106 @@ test('every demo-like chart is woven into no more than it takes as it stands', (
   expect(woven.totalMinutes).toBeLessThanOrEqual(given.totalMinutes);
   expect(new Set(woven.steps.map((s) => s.stepId)).size).toBe(chart.steps.length);
 });
+
+describe('what keeps its order though it touches nothing', () => {
+  const PHASES: readonly Step['phase'][] = [
+    'clean',
+    ...(['prep', 'prime', 'correct', 'base', 'conceal', 'sculpt', 'set', 'powder'] as const),
+    ...(['brows', 'eyes', 'lashes', 'lips', 'finish'] as const),
+  ];
+  // A row is what is given first, a column what comes then: in the order of the list above.
+  const FACE_FIRST = [
+    '11111111111111',
+    ...['111111111.11.1', '111111111.11.1', '111111111.1111', '111111111.1111', '111111111.1111'],
+    ...['111111111....1', '111111111....1', '111111111....1'],
+    ...['1........1...1', '1.........11.1', '1.........11.1', '1...........11', '1............1'],
+  ];
+  const EYES_FIRST = [
+    '11111111111111',
+    ...['111111111....1', '111111111....1', '111111111...11', '111111111...11', '111111111...11'],
+    ...['111111111....1', '111111111....1', '111111111....1'],
+    ...['1111111111...1', '111111111.11.1', '111111111.11.1', '1...........11', '1............1'],
+  ];
+  const nowhere = (n: number, phase: Step['phase']): Step =>
+    step(n, { phase, role: 'powder', placements: [], waitMinutes: 2 });
+
+  test.each([
+    ['face first', FACE_FIRST],
+    ['eyes first', EYES_FIRST],
+  ] as const)('%s', (eyesOrFace, table) => {
+    const found = PHASES.map((first) =>
+      PHASES.map((then) => {
+        const links = linksOf([nowhere(40, first), nowhere(41, then)], who, { ...SCHOOLS, eyesOrFace });
+        // Only finishing, which lies over all, waits for what it does not touch.
+        for (const { lagMinutes } of links) expect(lagMinutes).toBe(then === 'finish' ? 2 : 0);
+        return links.length > 0 ? '1' : '.';
+      }).join(''),
+    );
+    expect(found).toEqual(table);
+  });
+});
+
+test.each(['face first', 'eyes first'] as const)(
+  'what fell from the lids is swept off after the eyes, whatever it would save before (%s)',
+  (eyesOrFace) => {
+    const schools = { ...SCHOOLS, eyesOrFace };
+    const eyes = step(50, { phase: 'eyes', role: 'eye', placements: place('lid'), handsOnMinutes: 6 });
+    const sweep = step(51, { phase: 'clean', role: 'care', placements: [], waitMinutes: 4 });
+    const blush = step(52, { phase: 'powder', role: 'blush', placements: place('blushLifted') });
+    const given = [clean, base, eyes, sweep, blush, lips, finish];
+    for (const order of [given, given.filter((one) => one !== base)]) {
+      const ids = weaveSteps(order, who, schools).woven.steps.map((one) => one.stepId);
+      expect(ids.indexOf(sweep.id)).toBeGreaterThan(ids.indexOf(eyes.id));
+      expect(ids.indexOf(sweep.id)).toBeLessThan(ids.indexOf(blush.id));
+    }
+  },
+);
+
+describe('what is said of an order', () => {
+  const long = step(60, { phase: 'prep', role: 'care', placements: place('zone.chin'), waitMinutes: 9 });
+  const upon = step(61, { phase: 'base', role: 'base', placements: place('zone.chin'), handsOnMinutes: 5 });
+  const settles = step(62, { phase: 'set', role: 'powder', placements: place('zone.chin'), waitMinutes: 3 });
+
+  test('nothing to gain: it stands as given, and that is proven', () => {
+    const { woven, given, choices } = weaveSteps([clean, base, finish], who, SCHOOLS);
+    expect(choices).toEqual([]);
+    expect(woven.steps).toEqual(given.steps);
+    expect(woven).toMatchObject({ totalMinutes: 12, boundMinutes: 12, proven: true });
+  });
+
+  test('every shorter order refused: it stands as given, and nothing is proven', () => {
+    const { woven, given, choices } = weaveSteps([primer, base, brows], who, SCHOOLS, () => false);
+    expect(choices).toEqual([]);
+    expect(woven.steps).toEqual(given.steps);
+    expect(woven).toMatchObject({ totalMinutes: 4 + 5 + 8 + 6, boundMinutes: 4 + 5 + 8 + 1, proven: false });
+  });
+
+  test('a choice is proven where it is as short as can be, and not where that is refused', () => {
+    const ids = (list: readonly Step[]): string => list.map((one) => one.id).join();
+    const [lash, gloss] = [
+      step(63, { phase: 'lashes', role: 'lash', placements: [], handsOnMinutes: 2 }),
+      step(64, { phase: 'lips', role: 'lip', placements: [], handsOnMinutes: 2 }),
+    ];
+    const steps = [settles, upon, brows, gloss, lash];
+    const schools = { ...SCHOOLS, eyesOrFace: 'eyes first' } as const;
+    const free = weaveSteps(steps, who, schools);
+    expect(free.woven).toMatchObject({ proven: true, totalMinutes: free.woven.boundMinutes });
+    const only = ids([settles, lash, upon, brows, gloss]);
+    const kept = weaveSteps(steps, who, schools, (order) => order.join() === only);
+    expect(kept.woven.steps.map((one) => one.stepId).join()).toBe(only);
+    expect(kept.woven.totalMinutes).toBe(free.woven.totalMinutes + 1);
+    expect(kept.woven).toMatchObject({ proven: false, boundMinutes: free.woven.totalMinutes });
+    expect(kept.choices[0]).toMatchObject({ moves: 1, savedMinutes: 2, movedIds: [lash.id] });
+  });
+
+  test('waits by what each costs, most first; one that costs nothing is not named', () => {
+    const dries = step(65, { phase: 'finish', role: 'care', placements: [], waitMinutes: 0 });
+    const { savers } = weaveSteps([long, upon, settles, dries], who, SCHOOLS);
+    expect(savers).toEqual([
+      { stepId: long.id, minutes: 9 },
+      { stepId: settles.id, minutes: 3 },
+    ]);
+    const filled = step(66, { phase: 'lips', role: 'lip', placements: [], handsOnMinutes: 9 });
+    expect(weaveSteps([long, filled], who, SCHOOLS).savers).toEqual([]);
+  });
+});

@@ -164,8 +164,8 @@ function timed(weaveOf: Weave, steps: readonly Step[]): StepOrder {
 }
 
 /**
- * Which step must wait for which: cleaning before all, finishing after all, the face in its order, eyes by
- * the school, and drying where they touch.
+ * Which step must wait for which: cleaning where it stands among all, finishing after all, the face in its
+ * order, eyes by the school, and drying where they touch.
  */
 export function linksOf(steps: readonly Step[], client: Client, schools: Look['schools']): Link[] {
   const covers = steps.map((step) => coverOf(step, client));
@@ -176,7 +176,7 @@ export function linksOf(steps: readonly Step[], client: Client, schools: Look['s
       const lower = passesBy(first, then) ? covers[i]!.atFeatures : covers[i]!.all;
       const upper = passesBy(then, first) ? covers[j]!.atFeatures : covers[j]!.all;
       const touch = then.phase === 'finish' || boxesTouch(lower, upper);
-      if (touch || first.phase === 'clean' || keepsOrder(first, then, schools))
+      if (touch || keepsOrder(first, then, schools))
         links.push({ from: i, to: j, lagMinutes: touch ? first.waitMinutes : 0 });
     }
   }
@@ -192,17 +192,16 @@ const passesBy = (face: Step, feature: Step): boolean =>
   FEATURES.includes(feature.role) && (face.phase === 'clean' || ON_FACE.includes(face.phase));
 
 function keepsOrder({ phase: first }: Step, { phase: then }: Step, schools: Look['schools']): boolean {
+  // What is cleaned before others, or after them (what fell from the lids), is so for a reason.
+  if (first === 'clean' || then === 'clean') return true;
   const both = (group: readonly Step['phase'][]): boolean => group.includes(first) && group.includes(then);
   // Lips come when the base is on: what is pressed round the mouth afterwards would smear them.
   if (['correct', 'base', 'conceal'].includes(first) && then === 'lips') return true;
   if (both(ON_FACE) || both(ON_EYES) || first === then) return true;
-  // Eyes first: nothing of the base is laid before shadow has fallen. Face first: no shadow before the base
-  // is there to catch it.
+  // Eyes first: nothing is laid on the face before shadow has fallen. Face first: no shadow before the base is
+  // there to catch it.
   if (schools.eyesOrFace === 'eyes first')
-    return (
-      (ON_EYES.includes(first) || first === 'brows') &&
-      ['correct', 'base', 'conceal', 'sculpt'].includes(then)
-    );
+    return (ON_EYES.includes(first) || first === 'brows') && ON_FACE.includes(then);
   return ['prep', 'prime', 'correct', 'base', 'conceal'].includes(first) && ON_EYES.includes(then);
 }
 
