@@ -1,4 +1,4 @@
-import type { Sheet, SheetOp } from './chartSheet';
+import type { Sheet, SheetOp } from './sheet';
 
 const escaped = (text: string): string =>
   text.replace(/&/g, '&amp;').replace(/</g, '&lt;').replace(/>/g, '&gt;').replace(/"/g, '&quot;');
