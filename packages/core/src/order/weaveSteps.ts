@@ -198,8 +198,8 @@ function keepsOrder({ phase: first }: Step, { phase: then }: Step, schools: Look
   // Lips come when the base is on: what is pressed round the mouth afterwards would smear them.
   if (['correct', 'base', 'conceal'].includes(first) && then === 'lips') return true;
   if (both(ON_FACE) || both(ON_EYES) || first === then) return true;
-  // Eyes first: nothing is laid on the face before shadow has fallen. Face first: no shadow before the base is
-  // there to catch it.
+  // Eyes first: nothing is laid on the face before shadow has fallen. Face first: no shadow before the base
+  // is there to catch it.
   if (schools.eyesOrFace === 'eyes first')
     return (ON_EYES.includes(first) || first === 'brows') && ON_FACE.includes(then);
   return ['prep', 'prime', 'correct', 'base', 'conceal'].includes(first) && ON_EYES.includes(then);
