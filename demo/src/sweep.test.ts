@@ -1,5 +1,7 @@
 import {
+  colourOfUse,
   depthOf,
+  eyePairs,
   fitLook,
   inferLandmarks,
   matchShades,
@@ -8,6 +10,7 @@ import {
   reviewChart,
   skinByZone,
   skinTarget,
+  toldApart,
   type ClientSnapshot,
   type FitContext,
   type Kit,
@@ -38,7 +41,7 @@ const FACE = inferLandmarks({});
 /**
  * What a fit may raise where its kit has gaps: the gap itself, and what no other product of the kit could do.
  */
-const GAPS: readonly string[] = ['no-product', 'mascara-for-tears'];
+const GAPS: readonly string[] = ['no-product', 'mascara-for-tears', 'eye-colours-alike'];
 
 describe.each([
   ['demo', KITS.demo],
@@ -69,6 +72,24 @@ describe.each([
         return by >= 0.8 * asked - 1e-9 && by <= 4.5
           ? []
           : [`${says}: ${step.title} is ${by.toFixed(2)} deeper, ${asked} asked`];
+      }),
+    );
+    expect(wrong).toEqual([]);
+  });
+
+  test('colours of an eye that are meant apart are, or the kit has none further apart and that is said', () => {
+    const wrong = fits.flatMap(({ says, fitted }) =>
+      eyePairs(fitted.chart.steps).flatMap((pair) => {
+        const owned = [pair.lighter, pair.deeper].map(({ id, use }) =>
+          use.length === 0
+            ? []
+            : fitted.proposals[id]!.filter((p) => p.use.every(({ unitId }) => unitId !== null)),
+        );
+        const [light, deep] = [pair.lighter, pair.deeper].map(({ use }) => colourOfUse(use));
+        if (!light || !deep || toldApart(light, deep)) return [];
+        const could = owned[0]!.some((a) => owned[1]!.some((b) => toldApart(a.lab!, b.lab!)));
+        const said = fitted.notes.some((note) => note.includes('come out alike'));
+        return could || !said ? [`${says}: ${pair.lighter.title} and ${pair.deeper.title}`] : [];
       }),
     );
     expect(wrong).toEqual([]);

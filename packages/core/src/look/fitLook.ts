@@ -7,8 +7,9 @@ import { adaptationInWords, adaptLook } from './adapt';
 import type { Adaptation, Chart, ClientSnapshot, Look, LookStep, Occasion, Step } from './document';
 import { CHART_FORMAT } from './document';
 import { madeExactByPowder } from './exactByPowder';
+import { chosenApart, eyePairs, toldApart } from './eyeColours';
 import { inOrder } from './phaseOrder';
-import { matchAndPropose, type FitContext, type Proposal } from './propose';
+import { colourOfUse, matchAndPropose, productsInWords, type FitContext, type Proposal } from './propose';
 
 /** Who makes a version, when and why; ids are made outside. */
 export type Stamp = {
@@ -95,8 +96,10 @@ export function fitLook(
     }
     return { ...placed, use: [...(match.gap ? [] : (ranked[0]?.use ?? []))] };
   });
+  const apart = eyesApart(steps, proposals);
+  notes.push(...apart.notes);
   notes.push(...gapsInWords(steps.flatMap(({ id, title }) => (gaps[id] ? [{ title, gap: gaps[id] }] : []))));
-  const exact = madeExactByPowder(steps, gaps, context);
+  const exact = madeExactByPowder(apart.steps, gaps, context);
   const used = new Set(adapted.steps.flatMap((s) => s.wants.kinds));
   for (const { product, why } of aside)
     if (used.has(product.kind)) notes.push(msg`${productName(product)} is set aside. ${why}`);
@@ -121,11 +124,47 @@ export function fitLook(
   };
   return {
     chart,
-    proposals,
+    proposals: { ...proposals, ...apart.proposals },
     gaps,
     adaptations,
     notes: [...notes, ...exact.adaptations.map((a) => adaptationInWords(a, undefined))],
   };
+}
+
+/**
+ * An eye whose colours stay apart as its look means them: where each step's best would come out alike, the
+ * next best that do not, told with their reason; where the kit has nothing between them, that.
+ */
+function eyesApart(
+  steps: readonly Step[],
+  proposals: Readonly<Record<string, readonly Proposal[]>>,
+): Pick<FittedLook, 'proposals' | 'notes'> & { readonly steps: readonly Step[] } {
+  const chosenFrom = ({ id, use }: Step): readonly Proposal[] =>
+    use.length === 0
+      ? []
+      : (proposals[id] ?? []).filter((p, i) => i === 0 || p.use.every(({ unitId }) => unitId !== null));
+  const taken = chosenApart(steps, chosenFrom);
+  const moved = new Map<string, readonly Proposal[]>();
+  const notes: string[] = [];
+  for (const step of steps) {
+    const index = taken.get(step.id) ?? 0;
+    if (index === 0) continue;
+    const from = chosenFrom(step);
+    const own = from[index]!;
+    moved.set(step.id, [own, ...proposals[step.id]!.filter((p) => p !== own)]);
+    notes.push(
+      msg`${step.title}: ${productsInWords(own.use)} instead of ${productsInWords(from[0]!.use)}, so that the colours of the eye stay apart.`,
+    );
+  }
+  const chosen = steps.map((step) => ({ ...step, use: [...(moved.get(step.id)?.[0]?.use ?? step.use)] }));
+  for (const { lighter, deeper } of eyePairs(chosen)) {
+    const [a, b] = [lighter, deeper].map(({ use }) => colourOfUse(use));
+    if (a && b && !toldApart(a, b))
+      notes.push(
+        msg`${lighter.title} and ${deeper.title} come out alike: the kit has nothing further apart.`,
+      );
+  }
+  return { steps: chosen, proposals: Object.fromEntries(moved), notes };
 }
 
 const forbidsAnything = ({ finishes, kinds, places = [], shapes = [] }: Look['forbids']): boolean =>

@@ -1,4 +1,4 @@
-import { skinByZone, type Lab } from '../colour';
+import { lightnessAtDepth, skinByZone, type Lab } from '../colour';
 import { inferLandmarks, PLAIN_FEATURES, type Features } from '../face';
 import type { Kit, Product, ProductKind } from '../kit';
 import type { ClientSnapshot, Look, LookStep, Occasion } from './document';
@@ -166,3 +166,38 @@ export const LOOK: Look = {
     }),
   ],
 };
+
+/** A colour of a brown at a depth, shade steps. */
+export const brownAt = (depth: number, a = 8, b = 14): Lab => [lightnessAtDepth(depth), a, b];
+
+/** Besides its other steps a lid of depth 8 and a socket of depth 16, in whatever shadow. */
+export const TWO_SHADOWS: Look = {
+  ...LOOK,
+  steps: [
+    ...LOOK.steps.filter((s) => s.role !== 'eye'),
+    ...(
+      [
+        ['Lid', 'lid', 8],
+        ['Socket', 'socket', 16],
+      ] as const
+    ).map(([title, guide, depth], i) =>
+      step(191 + i, {
+        phase: 'eyes',
+        role: 'eye',
+        title,
+        shade: { lab: [...brownAt(depth)] },
+        wants: { kinds: ['shadow'] },
+        placements: [{ guide, side: 'both' }],
+      }),
+    ),
+  ],
+};
+
+/** The kit with shadows of these depths and no others, named by them: S8.2. */
+export const kitWithShadows = (...depths: readonly number[]): Kit =>
+  kitOf(
+    ...KIT.products.filter((p) => p.kind !== 'shadow'),
+    ...depths.map((depth, i) =>
+      product(700 + i, 'shadow', brownAt(depth), { shade: `S${depth}`, eyeSafe: true }),
+    ),
+  );

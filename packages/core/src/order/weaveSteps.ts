@@ -199,10 +199,10 @@ function keepsOrder({ phase: first }: Step, { phase: then }: Step, schools: Look
   if (['correct', 'base', 'conceal'].includes(first) && then === 'lips') return true;
   if (both(ON_FACE) || both(ON_EYES) || first === then) return true;
   // Eyes first: nothing is laid on the face before shadow has fallen. Face first: no shadow before the base
-  // is there to catch it.
+  // is there and set, so that what falls can be swept off.
   if (schools.eyesOrFace === 'eyes first')
     return (ON_EYES.includes(first) || first === 'brows') && ON_FACE.includes(then);
-  return ['prep', 'prime', 'correct', 'base', 'conceal'].includes(first) && ON_EYES.includes(then);
+  return ['prep', 'prime', 'correct', 'base', 'conceal', 'set'].includes(first) && ON_EYES.includes(then);
 }
 
 /** Care placed nowhere (a moisturiser, a mist) goes all over the face; any other layer covers nothing. */

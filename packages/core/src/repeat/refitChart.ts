@@ -15,6 +15,7 @@ import { setAside, skinTarget } from '../shade';
 import { askedAgain } from './askedAgain';
 import { acceptedRefit, notAsked, sideOf, type RefitChange } from './change';
 import { changedKeys, differenceOf } from './difference';
+import { eyesKeptApart } from './eyesAgain';
 import { matched } from './matchAgain';
 import { planFromWorn } from './planFromWorn';
 import { reOrdered } from './reOrder';
@@ -78,9 +79,11 @@ export function refitChart(
   // What comes has just been chosen for.
   const had = new Set(worn.steps.map(({ id }) => id));
   const then: FitContext = { ...contextOf(worn, kit), kit: context.kit, date: context.date };
-  const coloured = planned
+  const matches = planned
     .filter(({ id }) => had.has(id))
     .flatMap((step) => matched(step, worn, context, then));
+  const asMatched = acceptedRefit(base, [...carried, ...asked, ...matches], notAsked(matches)).steps;
+  const coloured = eyesKeptApart(matches, worn.steps, asMatched, context);
   const placed = planned.flatMap((step) => rePlaced(step, client) ?? []);
   const wishes = worn.steps.flatMap(chosenChanges);
   const changes = [...carried, ...asked, ...coloured, ...wishes, ...placed];

@@ -13,6 +13,7 @@ import {
   scene,
   SKIN,
   STEPS,
+  twoShadows,
   withFeatures,
   without,
   withStep,
@@ -55,6 +56,10 @@ const OLIVE: Lab = shiftDepth(SKIN, 0, { undertone: 'olive' });
 const olive = (lab: Lab): Scene => {
   const made = other('eye', { lab: [...lab], finish: 'shimmer' });
   return { ...made, chart: onSkin(OLIVE, made.chart) };
+};
+const socketBy = (steps: number, turn = 0, meant = 4): Scene => {
+  const [L, a, b] = PRODUCTS.shadow.lab!;
+  return twoShadows({ lab: [...hued(shiftDepth([L, a, b], steps), turn)] }, meant);
 };
 const light = (steps: number, features: Parameters<typeof withFeatures>[0]): Scene => {
   const made = other('highlight', { lab: [...shiftDepth(SKIN, -steps)] });
@@ -535,6 +540,15 @@ const CASES: readonly Case[] = [
   ['liner-off-lip', '38 degrees yellower', () => liner(hued(FILL, 37)), () => liner(hued(FILL, 39))],
   ['liner-off-lip', '38 degrees bluer', () => liner(hued(FILL, -37)), () => liner(hued(FILL, -39))],
   ['liner-off-lip', 'no hue to speak of', () => liner([52, -8, 8]), () => liner([52, -9, 9])],
+  ['eye-colours-alike', 'seven tenths of a step', () => socketBy(0.75), () => socketBy(0.65)],
+  [
+    'eye-colours-alike',
+    'half a step lighter, of another colour',
+    () => socketBy(-0.45, 90),
+    () => socketBy(-0.55, 90),
+  ],
+  ['eye-colours-alike', 'as deep, of another colour', () => socketBy(0, 90), () => socketBy(0, 20)],
+  ['eye-colours-alike', 'meant apart', () => socketBy(0, 0, 1.4), () => socketBy(0, 0, 1.6)],
   [
     'contrast-of-light-on-lined',
     '4.8 steps',

@@ -180,3 +180,27 @@ export const extra = (
 ) => step(title, phase, role, p, guides, more);
 export const DEEP: Lab = [36, 12, 13];
 export const FAIR: Lab = [78, 9, 15];
+
+/**
+ * The quiet lid, meant light, and a socket meant four steps deeper: of the lid’s own shadow but for what is
+ * said.
+ */
+export function twoShadows(socket: Partial<Product>, meant = 4): Scene {
+  const own = PRODUCTS.shadow;
+  const [L, a, b] = own.lab!;
+  const deeper: Product = { ...own, id: id(777), ...socket };
+  const unit = {
+    ...KIT.units.find(({ productId }) => productId === own.id)!,
+    id: id(778),
+    productId: deeper.id,
+  };
+  const chart = added(
+    extra('Socket', 'eyes', 'eye', deeper, ['socket'], {
+      shade: { lab: [...shiftDepth([L, a, b], meant)] },
+      use: [{ unitId: unit.id, product: snapshotOf(deeper), parts: 1, measure: deeper.measure }],
+    }),
+    'mascara',
+    withStep('eye', { shade: { lab: [L, a, b] } }),
+  );
+  return scene(chart, { products: [...KIT.products, deeper], units: [...KIT.units, unit] });
+}

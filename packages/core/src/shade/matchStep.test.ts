@@ -1,8 +1,8 @@
 import fc from 'fast-check';
-import { lightnessAtDepth, shiftDepth, type Lab } from '../colour';
+import { depthOf, lightnessAtDepth, shiftDepth, type Lab } from '../colour';
 import { COVERAGE_WORDS, FAMILIES, type Product } from '../kit';
 import { client, kitOf, LOOK, product } from '../look/look.testing';
-import { isOwned, matchStep, wantedColour, type ShadeContext } from '.';
+import { isOwned, matchStep, skinTarget, wantedColour, type ShadeContext } from '.';
 
 const CONTOUR = LOOK.steps.find((s) => s.title === 'Contour')!;
 const BASE = LOOK.steps.find((s) => s.title === 'Base')!;
@@ -180,5 +180,65 @@ describe('what a step asks of cover and of what a product is made of', () => {
       wants: { kinds: ['base' as const], coverages: ['sheer' as const], families: ['water' as const] },
     };
     expect(matchStep(step, contextFor(skinAt(9), [])).gap!.buy).toMatch(/sheer covering water based/);
+  });
+});
+
+describe('an eye colour on any skin', () => {
+  const eye = (lab: Lab, guide: 'lid' | 'socket' | 'openLid'): typeof CONTOUR => ({
+    ...CONTOUR,
+    role: 'eye',
+    shade: { lab: [...lab] },
+    wants: { kinds: ['shadow'] },
+    placements: [{ guide, side: 'both' }],
+  });
+  /** Steps from the skin of what is asked there, of a colour so many steps from it. */
+  const held = (skinDepth: number, steps: number, guide: 'lid' | 'socket' | 'openLid', contrast?: 'bold') => {
+    const who = client(skinAt(skinDepth));
+    const own = depthOf(skinTarget(who.skin)!);
+    return depthOf(wantedColour(eye([lightnessAtDepth(own + steps), 8, 14], guide), who, contrast)!) - own;
+  };
+  const RANGE = { lid: [-4, 6], openLid: [-4, 6], socket: [1.5, 6] } as const;
+
+  test('keeps its range, and what a look has deeper stays deeper', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 3, max: 20, noNaN: true }),
+        fc.double({ min: -14, max: 18, noNaN: true }),
+        fc.double({ min: 0.5, max: 10, noNaN: true }),
+        fc.constantFrom('lid' as const, 'socket' as const, 'openLid' as const),
+        (skinDepth, steps, deeper, guide) => {
+          // No colour is lighter than white or deeper than black.
+          fc.pre(skinDepth + steps > 1.5 && skinDepth + steps + deeper < 26);
+          const [from, to] = RANGE[guide];
+          const [one, other] = [held(skinDepth, steps, guide), held(skinDepth, steps + deeper, guide)];
+          expect(one).toBeGreaterThanOrEqual(from - 1e-6);
+          expect(other).toBeLessThanOrEqual(to + 1e-6);
+          expect(other).toBeGreaterThan(one);
+        },
+      ),
+      { numRuns: 200 },
+    );
+  });
+
+  // As it is far from the ends of its range, drawn together towards them.
+  test.each([
+    ['lid', -1.4, -1.4],
+    ['lid', 3.4, 3.4],
+    ['openLid', 1, 1],
+    ['socket', 3.1, 3.1],
+    ['socket', 4.4, 4.4],
+    ['lid', 6, 3.5 + 2.5 * (1 - Math.exp(-0.5))],
+    ['lid', 8.5, 3.5 + 2.5 * (1 - Math.exp(-1))],
+    ['socket', 14.5, 4.5 + 1.5 * (1 - Math.exp(-2))],
+    ['lid', -6.5, -1.5 - 2.5 * (1 - Math.exp(-1))],
+    ['socket', -2, 3 - 1.5 * (1 - Math.exp(-1))],
+  ] as const)('at the %s, %d steps from the skin: %d', (guide, steps, asked) => {
+    for (const skinDepth of [8, 11, 14]) expect(held(skinDepth, steps, guide)).toBeCloseTo(asked, 6);
+  });
+
+  test('bold contrast lets it go three steps deeper', () => {
+    expect(held(6, 20, 'lid', 'bold')).toBeGreaterThan(8);
+    expect(held(6, 20, 'lid', 'bold')).toBeLessThanOrEqual(9);
+    expect(held(6, 20, 'lid')).toBeLessThanOrEqual(6);
   });
 });

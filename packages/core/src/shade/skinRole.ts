@@ -69,7 +69,7 @@ const UNDER_EYE: readonly string[] = [
   'correctUnderEye',
   'underEyeVeil',
 ];
-const SOCKET: readonly string[] = ['socket', 'outerLid', 'lowerLine', 'zone.crease', 'openLid'];
+const SOCKET: readonly string[] = ['socket', 'outerLid', 'lowerLine', 'zone.crease'];
 
 const guidesOf = (step: Pick<ShadeAsk, 'placements'>): readonly string[] =>
   step.placements.flatMap((p) => ('guide' in p ? [p.guide] : []));

@@ -69,7 +69,7 @@ function onThisSkin(
         wants: step.wants ?? { kinds: [] },
       });
       const most = contrast === 'bold' ? 9 : 6;
-      return role === 'socket' ? withinSteps(lab, skin, 1.5, most) : withinSteps(lab, skin, -4, most);
+      return eased(lab, skin, role === 'socket' ? 1.5 : -4, most);
     }
     default:
       return lab;
@@ -80,6 +80,24 @@ function onThisSkin(
 function withinSteps(lab: Lab, skin: Lab, from: number, to: number): Lab {
   const off = depthOf(lab) - depthOf(skin);
   const held = Math.min(to, Math.max(from, off));
+  return held === off ? lab : [lightnessAtDepth(depthOf(skin) + held), lab[1], lab[2]];
+}
+
+/** Steps before the end of a range from which on colours are drawn together (never over a third of it). */
+const EASED_FROM = 2.5;
+/** Steps beyond the end by which they have come two thirds of the way to it. */
+const EASED_OVER = 5;
+
+/**
+ * An eye colour brought within steps of the skin so that what a look has deeper stays deeper: colours beyond
+ * an end are drawn together before it, not all laid upon it.
+ */
+function eased(lab: Lab, skin: Lab, from: number, to: number): Lab {
+  const off = depthOf(lab) - depthOf(skin);
+  const room = Math.min(EASED_FROM, (to - from) / 3);
+  const past = (by: number): number => room * (1 - Math.exp(-by / EASED_OVER));
+  const [low, high] = [from + room, to - room];
+  const held = off > high ? high + past(off - high) : off < low ? low - past(low - off) : off;
   return held === off ? lab : [lightnessAtDepth(depthOf(skin) + held), lab[1], lab[2]];
 }
 

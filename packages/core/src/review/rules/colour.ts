@@ -1,6 +1,14 @@
 import { deltaE2000, hueOf, reconstructSpectrum, type Lab } from '../../colour';
 import { GUIDES_OF_SKIN, isAtEyesOrLips, sidesWhere, type Placement, type SkinPlace } from '../../face';
-import { basesFace, bringsBaseTo, shownOfStep, type Step } from '../../look';
+import {
+  basesFace,
+  bringsBaseTo,
+  eyePairs,
+  shownOfStep,
+  toldApart,
+  type EyePair,
+  type Step,
+} from '../../look';
 import { messagesIn, msg } from '../../messages';
 import {
   apartInWords,
@@ -22,6 +30,7 @@ import {
   nameOf,
   shareOn,
   stepsFrom,
+  type Fix,
   type Found,
   type Reviewed,
   type Rule,
@@ -434,6 +443,30 @@ export const COLOUR_RULES: readonly Rule[] = messagesIn(
       roles: ['lid', 'socket'],
       names: ['chalk', 'patch', 'does nothing'],
     }),
+    {
+      id: 'eye-colours-alike',
+      name: 'Colours of an eye come out alike',
+      severity: 'note',
+      why: 'An eye is shaped by one colour deeper than the other; where they come out alike it is one patch.',
+      find: (on) => {
+        const pairs = eyePairs(on.steps);
+        return pairs.flatMap(({ lighter, deeper }) => {
+          const [light, deep] = [on.colour(lighter), on.colour(deeper)];
+          if (!light || !deep || toldApart(light, deep)) return [];
+          const by = stepsFrom(deep, light);
+          const [one, other] = [deeper.title, lighter.title.toLowerCase()];
+          return [
+            found(
+              [deeper, lighter],
+              by <= -0.5
+                ? msg`${one} is meant deeper than ${other} and is ${(-by).toFixed(1)} steps lighter.`
+                : msg`${one} is meant deeper than ${other} and comes out alike.`,
+              anotherApart(on, deeper, pairs) ?? anotherApart(on, lighter, pairs),
+            ),
+          ];
+        });
+      },
+    },
     ranged({
       id: 'chalky-lip',
       name: 'The lip is chalk',
@@ -527,6 +560,17 @@ export const COLOUR_RULES: readonly Rule[] = messagesIn(
     },
   ],
 );
+
+/** Another product for a colour of an eye, apart from all that it is meant to be apart from. */
+function anotherApart(on: Reviewed, step: Step, pairs: readonly EyePair<Step>[]): Fix | undefined {
+  const own = pairs.filter((pair) => pair.lighter === step || pair.deeper === step);
+  return on.another(step, ({ lab }) =>
+    own.every(({ lighter, deeper }) => {
+      const [light, deep] = [lighter, deeper].map((one) => (one === step ? lab : on.colour(one)));
+      return !light || !deep || toldApart(light, deep);
+    }),
+  );
+}
 
 /** Whether a base is one of two by design: an edge or a centre beside another. */
 function onesEdge(on: Reviewed, step: Step): boolean {

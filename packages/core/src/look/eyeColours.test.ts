@@ -1,0 +1,182 @@
+import fc from 'fast-check';
+import type { Lab } from '../colour';
+import { chosenApart, eyePairs, fitLook, newStep, toldApart, type LookStep } from '.';
+import { brownAt, client, id, kitWithShadows, OCCASION, STAMP, TWO_SHADOWS } from './look.testing';
+
+const at = brownAt;
+const eye = (n: number, shade: LookStep['shade'], more: Partial<LookStep> = {}): LookStep => {
+  const { use: _use, ...step } = newStep('eye', id(n), [{ guide: n % 2 ? 'lid' : 'socket', side: 'both' }]);
+  return { ...step, title: `Eye ${n}`, shade, ...more };
+};
+const lab = (depth: number): LookStep['shade'] => ({ lab: [...at(depth)] });
+const by = (depthSteps: number): LookStep['shade'] => ({ relative: { to: 'skin', depthSteps } });
+const told = (steps: readonly LookStep[]) =>
+  eyePairs(steps).map(({ lighter, deeper, meantSteps }) => [lighter.title, deeper.title, meantSteps]);
+
+describe('what a look means to be told apart', () => {
+  test('a step and a half of depth and more, whichever comes first', () => {
+    expect(told([eye(1, lab(8)), eye(2, lab(9.6))])).toEqual([['Eye 1', 'Eye 2', expect.closeTo(1.6, 5)]]);
+    expect(told([eye(1, lab(9.6)), eye(2, lab(8))])).toEqual([['Eye 2', 'Eye 1', expect.closeTo(1.6, 5)]]);
+    expect(told([eye(1, lab(8)), eye(2, lab(9.4))])).toEqual([]);
+    expect(told([eye(1, by(-1)), eye(2, by(0.6))])).toEqual([['Eye 1', 'Eye 2', expect.closeTo(1.6, 5)]]);
+  });
+
+  test('every two of three', () =>
+    expect(told([eye(1, lab(6)), eye(2, lab(16)), eye(3, lab(11))]).map((pair) => pair.slice(0, 2))).toEqual([
+      ['Eye 1', 'Eye 2'],
+      ['Eye 1', 'Eye 3'],
+      ['Eye 3', 'Eye 2'],
+    ]));
+
+  test.each([
+    ['one asks for no colour', [eye(1, lab(6)), eye(2, null)]],
+    ['one is of itself, the other from the skin', [eye(1, lab(6)), eye(2, by(6))]],
+    ['one is no eye', [eye(1, lab(6)), eye(2, lab(16), { role: 'liner' })]],
+    ['they are of two variants', [eye(1, lab(6), { variant: 'a' }), eye(2, lab(16), { variant: 'b' })]],
+  ])('nothing where %s', (_, steps) => expect(told(steps)).toEqual([]));
+
+  test.each([
+    [undefined, 'a'],
+    ['a', undefined],
+    ['a', 'a'],
+  ])('what is seen together is: variants %s and %s', (one, other) =>
+    expect(told([eye(1, lab(6), { variant: one }), eye(2, lab(16), { variant: other })])).toHaveLength(1),
+  );
+});
+
+test.each([
+  ['seven tenths of a step deeper', at(10.71), true],
+  ['less than that, of the same colour', at(10.69), false],
+  ['as deep, of another colour', at(10, 24, -8), true],
+  ['a little lighter, of another colour', at(9.6, 24, -8), true],
+  ['lighter by more than half a step, of whatever colour', at(9.4, 24, -8), false],
+  ['as deep, of nearly the same colour', at(10, 11, 16), false],
+  ['the same', at(10), false],
+])('beside a colour of depth 10: %s', (_, deeper, apart) => expect(toldApart(at(10), deeper)).toBe(apart));
+
+describe('the choice that keeps them apart', () => {
+  const steps = (n: number) => Array.from({ length: n }, (_, i) => eye(i + 1, lab(5 + 4 * i)));
+  const choices = (n: number) =>
+    fc.array(
+      fc.array(fc.record({ lab: fc.integer({ min: 4, max: 12 }).map((d) => at(d)), cost: fc.nat(20) }), {
+        minLength: 1,
+        maxLength: 4,
+      }),
+      { minLength: n, maxLength: n },
+    );
+  type Choices = readonly (readonly { readonly lab: Lab; readonly cost: number }[])[];
+  const alikeOf = (all: Choices, indices: readonly number[]): number =>
+    eyePairs(steps(all.length)).filter(({ lighter, deeper }) => {
+      const of = (title: string): Lab => {
+        const i = Number(title.slice(4)) - 1;
+        return all[i]![indices[i]!]!.lab;
+      };
+      return !toldApart(of(lighter.title), of(deeper.title));
+    }).length;
+  const costOf = (all: Choices, indices: readonly number[]): number =>
+    indices.reduce((sum, index, i) => sum + all[i]![index]!.cost, 0);
+  const found = (all: Choices): number[] => {
+    const own = steps(all.length);
+    const taken = chosenApart(own, (step) => all[own.indexOf(step)]!);
+    return own.map((step) => taken.get(step.id) ?? 0);
+  };
+
+  test('of two: as few alike as can be, for as little as that costs', () => {
+    fc.assert(
+      fc.property(choices(2), (all) => {
+        const sorted = all.map((list) => [...list].sort((a, b) => a.cost - b.cost));
+        const every = sorted[0]!.flatMap((_, i) => sorted[1]!.map((__, j) => [i, j]));
+        const least = Math.min(...every.map((indices) => alikeOf(sorted, indices)));
+        const cheapest = Math.min(
+          ...every.filter((i) => alikeOf(sorted, i) === least).map((i) => costOf(sorted, i)),
+        );
+        const taken = found(sorted);
+        expect(alikeOf(sorted, taken)).toBe(least);
+        expect(costOf(sorted, taken)).toBe(cheapest);
+      }),
+    );
+  });
+
+  test('of four: never more alike than the best of each, and those where nothing is alike', () => {
+    fc.assert(
+      fc.property(choices(4), (all) => {
+        const first = [0, 0, 0, 0];
+        const taken = found(all);
+        expect(alikeOf(all, taken)).toBeLessThanOrEqual(alikeOf(all, first));
+        if (alikeOf(all, first) === 0) expect(taken).toEqual(first);
+      }),
+    );
+  });
+
+  test('what has no colour, or nothing to take, is left alone', () => {
+    const [one, two] = steps(2);
+    const alike = { lab: at(8), cost: 1 };
+    expect([...chosenApart([one!, two!], (s) => (s === one ? [] : [alike])).values()]).toEqual([]);
+    const none = { lab: null, cost: 0 };
+    expect([...chosenApart([one!, two!], () => [none, alike]).values()]).toEqual([0, 0]);
+  });
+});
+
+describe('fitted', () => {
+  const fitted = (skinDepth: number, ...depths: readonly number[]) => {
+    const who = client(brownAt(skinDepth, 10, 16));
+    const fit = fitLook(TWO_SHADOWS, who, kitWithShadows(...depths), OCCASION, STAMP);
+    const of = (title: string) => fit.chart.steps.find((s) => s.title === title)!;
+    return { ...fit, lid: of('Lid'), socket: of('Socket') };
+  };
+  const shadeOf = ({ use }: { readonly use: readonly { readonly product: { readonly shade: string } }[] }) =>
+    use.map(({ product: { shade } }) => shade).join();
+
+  test('where the best of both is one shadow, the next that keeps them apart is taken, first, and said', () => {
+    const { lid, socket, notes, proposals } = fitted(3, 6.8, 8.2);
+    expect([shadeOf(lid), shadeOf(socket)]).toEqual(['S6.8', 'S8.2']);
+    for (const step of [lid, socket]) expect(shadeOf(proposals[step.id]![0]!)).toBe(shadeOf(step));
+    const alone = fitted(3, 8.2);
+    expect([shadeOf(alone.lid), shadeOf(alone.socket)]).toEqual(['S8.2', 'S8.2']);
+    expect(alone.notes).toContain('Lid and Socket come out alike: the kit has nothing further apart.');
+    expect(notes.filter((note) => note.includes('alike'))).toEqual([]);
+  });
+
+  test('what is moved says what it is instead of, only that, and only where it is moved', () => {
+    let moved = 0;
+    for (const skinDepth of [2, 3, 4, 5, 6, 8, 12, 16])
+      for (const depths of [
+        [5.5, 7.9],
+        [6.8, 8.2],
+        [4, 9],
+        [14, 19],
+        [10, 10.2, 11],
+      ]) {
+        const { lid, socket, notes, chart } = fitted(skinDepth, ...depths);
+        const said = notes.filter((note) => note.includes('stay apart'));
+        for (const step of [lid, socket]) {
+          // Alone in the look each takes what is best for it.
+          const rest = TWO_SHADOWS.steps.filter((s) => s.role !== 'eye' || s.title === step.title);
+          const alone = fitLook(
+            { ...TWO_SHADOWS, steps: rest },
+            chart.client,
+            kitWithShadows(...depths),
+            OCCASION,
+            STAMP,
+          ).chart.steps.find((s) => s.title === step.title)!;
+          const [own, best] = [shadeOf(step), shadeOf(alone)];
+          const about = said.filter((note) => note.startsWith(`${step.title}: `));
+          expect(about).toEqual(
+            own === best
+              ? []
+              : [
+                  `${step.title}: Ordway Line ${own} instead of Ordway Line ${best}, so that the colours of the eye stay apart.`,
+                ],
+          );
+          if (own !== best) moved++;
+        }
+      }
+    expect(moved).toBeGreaterThan(2);
+  });
+
+  test.each([2, 4, 7, 10, 14, 18, 21])('with a shadow at every other step, skin of depth %d', (depth) => {
+    const { lid, socket } = fitted(depth, 4, 6, 8, 10, 12, 14, 16, 18, 20, 22, 24, 26);
+    const depths = [lid, socket].map((step) => Number(shadeOf(step).slice(1)));
+    expect(depths[1]! - depths[0]!).toBeGreaterThanOrEqual(2);
+  });
+});

@@ -1,0 +1,90 @@
+import { deltaE2000, depthOf, type Lab } from '../colour';
+import type { LookStep } from './document';
+
+/** From so many steps between two colours of an eye on a look means them to be told apart. */
+const MEANT_FROM = 1.5;
+/** So many steps of depth do it, or nearly the same depth and so much of another colour, CIEDE2000. */
+const TOLD_APART = { steps: 0.7, sameDepth: -0.5, deltaE: 10 } as const;
+
+type Asked = Pick<LookStep, 'role' | 'shade' | 'variant'>;
+
+/** Two steps of which a look has one deeper than the other, and by how much, in shade steps. */
+export type EyePair<T> = { readonly lighter: T; readonly deeper: T; readonly meantSteps: number };
+
+/**
+ * The colours of an eye that a look means to be told apart by depth: the lid and the deeper shadow in its
+ * socket, a dark lid and what it fades into. Steps of different variants are never seen together.
+ */
+export function eyePairs<T extends Asked>(steps: readonly T[]): EyePair<T>[] {
+  const eyes = steps.filter((step) => step.role === 'eye' && meantDepth(step) !== null);
+  return eyes.flatMap((one, i) =>
+    eyes.slice(i + 1).flatMap((other): EyePair<T>[] => {
+      const [a, b] = [meantDepth(one)!, meantDepth(other)!];
+      const together =
+        one.variant === undefined || other.variant === undefined || one.variant === other.variant;
+      if (!together || a.of !== b.of || Math.abs(a.steps - b.steps) < MEANT_FROM) return [];
+      const [lighter, deeper] = a.steps < b.steps ? [one, other] : [other, one];
+      return [{ lighter, deeper, meantSteps: Math.abs(a.steps - b.steps) }];
+    }),
+  );
+}
+
+/** How deep a step is meant, of itself or beside the skin; null where it asks for no colour. */
+function meantDepth({ shade }: Asked): { readonly of: 'itself' | 'skin'; readonly steps: number } | null {
+  if (shade === null) return null;
+  return 'lab' in shade
+    ? { of: 'itself', steps: depthOf(shade.lab) }
+    : { of: 'skin', steps: shade.relative.depthSteps };
+}
+
+/** Whether what is meant deeper is seen to be, or at least to be another colour. */
+export function toldApart(lighter: Lab, deeper: Lab): boolean {
+  const by = depthOf(deeper) - depthOf(lighter);
+  return (
+    by >= TOLD_APART.steps || (by >= TOLD_APART.sameDepth && deltaE2000(lighter, deeper) >= TOLD_APART.deltaE)
+  );
+}
+
+type Choice = { readonly lab: Lab | null; readonly cost: number };
+
+/**
+ * Of what each step may take, best first, the ones that keep an eye's colours apart as its look means them
+ * for the least further cost: indices by step. What cannot be kept apart stays as it was. Pair by pair until
+ * nothing gets better, so that it ends also for many steps.
+ */
+export function chosenApart<T extends Asked & { readonly id: string }>(
+  steps: readonly T[],
+  choices: (step: T) => readonly Choice[],
+): ReadonlyMap<string, number> {
+  const pairs = eyePairs(steps.filter((step) => choices(step).length > 0));
+  const of = new Map(
+    pairs.flatMap(({ lighter, deeper }) => [lighter, deeper]).map((s) => [s.id, choices(s)]),
+  );
+  const taken = new Map([...of.keys()].map((id) => [id, 0]));
+  const at = (id: string, index: number): Choice => of.get(id)![index]!;
+  const isApart = ({ lighter, deeper }: EyePair<T>, chosen: ReadonlyMap<string, number>): boolean => {
+    const [a, b] = [lighter, deeper].map(({ id }) => at(id, chosen.get(id)!).lab);
+    return !a || !b || toldApart(a, b);
+  };
+  const worth = (chosen: ReadonlyMap<string, number>): readonly [alike: number, cost: number] => [
+    pairs.filter((pair) => !isApart(pair, chosen)).length,
+    [...chosen].reduce((sum, [id, index]) => sum + at(id, index).cost, 0),
+  ];
+  for (let better = true; better;) {
+    better = false;
+    for (const pair of pairs) {
+      if (isApart(pair, taken)) continue;
+      const [one, other] = [pair.lighter.id, pair.deeper.id];
+      const now = worth(taken);
+      const [next] = [...of.get(one)!.keys()]
+        .flatMap((i) => [...of.get(other)!.keys()].map((j) => new Map(taken).set(one, i).set(other, j)))
+        .map((chosen) => ({ chosen, is: worth(chosen) }))
+        .filter(({ is }) => is[0] < now[0])
+        .sort((a, b) => a.is[0] - b.is[0] || a.is[1] - b.is[1]);
+      if (!next) continue;
+      better = true;
+      for (const [id, index] of next.chosen) taken.set(id, index);
+    }
+  }
+  return taken;
+}
