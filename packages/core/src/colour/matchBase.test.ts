@@ -133,6 +133,34 @@ test('a pinned product is in every answer, and what cannot lead is never alone',
   expect(pinned.every((m) => m.parts.some((p) => p.id === 'p2') && m.parts.length > 1)).toBe(true);
 });
 
+test('of what cannot lead a mix holds no more than is let: the same mixes as all of them with those left out', () => {
+  fc.assert(
+    fc.property(
+      skinLab,
+      fc.array(skinLab, { minLength: 3, maxLength: 6 }),
+      fc.constantFrom(0.5, 2 / 3, 0.8),
+      (target, labs, leastLed) => {
+        const kit = kitOf(labs).map((p, i) => ({ ...p, mgPerMeasure: i % 2 ? 35 : 70 }));
+        const options = { maxProducts: 3 as const, mayLead: (i: number) => i % 3 !== 1 };
+        const led = buildMixTable(kit, { ...options, leastLed });
+        const all = searchMixTable(buildMixTable(kit, options), target, { count: 1e4 });
+        const share = (parts: readonly { readonly id: string; readonly pumps: number }[]): number => {
+          const weighed = parts.map(({ id, pumps }) => {
+            const i = kit.findIndex((p) => p.id === id);
+            return { leads: options.mayLead(i), mg: pumps * kit[i]!.mgPerMeasure };
+          });
+          const sum = (list: typeof weighed): number => list.reduce((mg, one) => mg + one.mg, 0);
+          return sum(weighed.filter(({ leads }) => leads)) / sum(weighed);
+        };
+        const kept = all.filter(({ parts }) => share(parts) >= leastLed - 1e-9);
+        expect(led.length).toBe(kept.length);
+        expect(searchMixTable(led, target, { count: 1e4 })).toEqual(kept);
+      },
+    ),
+    { numRuns: 20 },
+  );
+});
+
 test('a triple is offered only when it gains 0.3', () => {
   fc.assert(
     fc.property(skinLab, fc.array(skinLab, { minLength: 3, maxLength: 7 }), (target, labs) => {
@@ -152,7 +180,7 @@ test('progress goes up to one', () => {
       [60, 12, 19],
       [50, 13, 17],
     ]),
-    { maxProducts: 3, onProgress: (s) => shares.push(s) },
+    { maxProducts: 3, mayLead: (i) => i > 0, leastLed: 0.9, onProgress: (s) => shares.push(s) },
   );
   expect(shares).toEqual([...shares].sort((a, b) => a - b));
   expect(shares.at(-1)).toBe(1);

@@ -17,6 +17,8 @@ export type MixTableOptions = {
   readonly mayMix?: (first: number, second: number) => boolean;
   /** Which products can stand alone: every mix holds at least one. An adjuster cannot. All by default. */
   readonly mayLead?: (index: number) => boolean;
+  /** What of a mix, by weight, is at least of those that can stand alone, 0 to 1; any share by default. */
+  readonly leastLed?: number;
   /** Told now and then how much of the table is made, 0 to 1. */
   readonly onProgress?: (share: number) => void;
 };
@@ -81,7 +83,14 @@ export function pumpRatios(n: 1 | 2 | 3, maxPumps: number): readonly (readonly n
 export function buildMixTable(kit: readonly Mixable[], options: MixTableOptions = {}): MixTable {
   if (kit.length >= EMPTY)
     throw new RangeError(`buildMixTable: ${kit.length} products, at most ${EMPTY - 1} fit one table`);
-  const { maxProducts = 2, maxPumps = 6, mayMix = () => true, mayLead = () => true, onProgress } = options;
+  const {
+    maxProducts = 2,
+    maxPumps = 6,
+    mayMix = () => true,
+    mayLead = () => true,
+    leastLed = 0,
+    onProgress,
+  } = options;
   const n = kit.length;
   const meets = Array.from({ length: n }, (_, i) =>
     Uint8Array.from({ length: n }, (_unused, j) => (mayMix(min(i, j), max(i, j)) ? 1 : 0)),
@@ -111,12 +120,30 @@ export function buildMixTable(kit: readonly Mixable[], options: MixTableOptions 
   const predict = predictor(kit, spectra, ratios);
   const labs = new Float32Array(3 * length);
   const codes = new Uint32Array(length);
-  let row = 0;
+  let [row, tried] = [0, 0];
+  const isLed = (members: readonly number[], ratio: readonly number[]): boolean => {
+    let [led, all] = [0, 0];
+    members.forEach((i, k) => {
+      const mg = ratio[k]! * (kit[i]!.mgPerMeasure ?? 1);
+      all += mg;
+      if (leads[i]) led += mg;
+    });
+    return led >= (leastLed - 1e-9) * all;
+  };
   const addAll = (a: number, b: number, c: number, first: number, count: number): void => {
+    const members = [a, b, c].filter((i) => i !== EMPTY);
+    const allLead = members.every((i) => leads[i]);
+    tried += count;
     for (let r = first; r < first + count; r += LANES) {
       const some = min(LANES, first + count - r);
       predict(a, b, c, r, some, labs, 3 * row);
-      for (let k = 0; k < some; k++) codes[row++] = (a | (b << 8) | (c << 16) | ((r + k) << 24)) >>> 0;
+      const from = row;
+      for (let k = 0; k < some; k++) {
+        if (!allLead && !isLed(members, ratios[r + k]!)) continue;
+        // What is left out before it is closed up.
+        if (row < from + k) labs.copyWithin(3 * row, 3 * (from + k), 3 * (from + k) + 3);
+        codes[row++] = (a | (b << 8) | (c << 16) | ((r + k) << 24)) >>> 0;
+      }
     }
   };
   eachGroup(
@@ -125,11 +152,11 @@ export function buildMixTable(kit: readonly Mixable[], options: MixTableOptions 
       else if (c === EMPTY) addAll(a, b, c, 1, pairs.length);
       else addAll(a, b, c, 1 + pairs.length, triples.length);
     },
-    () => onProgress?.(row / length),
+    () => onProgress?.(tried / length),
   );
-  const sorted = bucketed(labs, codes);
+  const sorted = bucketed(labs.slice(0, 3 * row), codes.slice(0, row));
   const bytes = sorted.labs.byteLength + sorted.codes.byteLength + sorted.starts.byteLength;
-  return { kit, spectra, ratios, ...sorted, length, bytes };
+  return { kit, spectra, ratios, ...sorted, length: row, bytes };
 }
 
 const bucketOf = (L: number): number => min(BUCKETS - 1, max(0, floor(L * BUCKETS_PER_L)));

@@ -242,3 +242,53 @@ describe('an eye colour on any skin', () => {
     expect(held(6, 20, 'lid')).toBeLessThanOrEqual(6);
   });
 });
+
+describe('what is stirred into a base', () => {
+  const drop = (n: number, lab: Lab, tintingStrength: number, mgPerMeasure: number) =>
+    product(n, 'adjuster', lab, { measure: 'drop', tintingStrength, mgPerMeasure });
+  const adjusters = (mg: number) => [
+    drop(301, [94, -0.5, 2], 1.1, mg),
+    drop(302, [82, 6, 58], 1.6, mg),
+    drop(303, [42, -4, -28], 2.4, mg),
+    drop(304, [45, 42, 24], 2, mg),
+  ];
+  const stirredIn = ({ parts }: { readonly parts: readonly { product: Product; measures: number }[] }) => {
+    const mg = (kinds: readonly string[]): number =>
+      parts
+        .filter(({ product: p }) => kinds.includes(p.kind))
+        .reduce((sum, { product: p, measures }) => sum + measures * p.mgPerMeasure, 0);
+    return mg(['adjuster']) / mg(['adjuster', 'base']);
+  };
+
+  test('is never more than a third of it, on any skin, by any kit, of drops of any size', () => {
+    let stirred = 0;
+    fc.assert(
+      fc.property(
+        anyDepth,
+        fc.array(fc.double({ min: -4, max: 6, noNaN: true }), { minLength: 1, maxLength: 3 }),
+        fc.constantFrom(10, 35, 75, 150),
+        (depth, offs, mg) => {
+          const skin = skinAt(depth);
+          const { answers } = matchStep(
+            BASE,
+            contextFor(skin, [
+              ...kitRound(
+                skin,
+                offs.map((off) => off * 2),
+              ),
+              ...adjusters(mg),
+            ]),
+            { outside: true },
+          );
+          for (const answer of answers) {
+            const share = stirredIn(answer);
+            expect(share).toBeLessThanOrEqual(1 / 3 + 1e-9);
+            if (share > 0) stirred++;
+          }
+        },
+      ),
+      { numRuns: 60 },
+    );
+    expect(stirred).toBeGreaterThan(10);
+  });
+});

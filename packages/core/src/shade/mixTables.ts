@@ -10,14 +10,20 @@ export function mixableOf({ id, lab, tintingStrength, mgPerMeasure }: Coloured):
   return { id, lab, tintingStrength, mgPerMeasure };
 }
 
+/**
+ * Of what is worn at least so much by weight is base: drops that lighten or tint it have neither its cover
+ * nor its wear. Two drops in a pump, one in half a pump.
+ */
+const LEAST_BASE = 2 / 3;
+
 /** Tables kept: one for singles and pairs, one for triples, and the ones before. */
 const KEPT = 4;
 const kept = new Map<string, MixTable>();
 
 /**
- * Every mix of these products that their families allow, adjusters never alone. The same products give the
- * same table again without work, however the list came here; a change of colour, strength or measure gives a
- * new one.
+ * Every mix of these products that their families allow, adjusters never alone and never more than a third.
+ * The same products give the same table again without work, however the list came here; a change of colour,
+ * strength or measure gives a new one.
  */
 export function mixTableOf(
   products: readonly Coloured[],
@@ -34,6 +40,7 @@ export function mixTableOf(
     maxProducts,
     mayMix: (i, j) => familiesAgree(products[i]!.family, products[j]!.family),
     mayLead: (i) => products[i]!.kind !== 'adjuster',
+    leastLed: LEAST_BASE,
     onProgress,
   });
   kept.set(key, table);
