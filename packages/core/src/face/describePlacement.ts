@@ -69,16 +69,16 @@ export const placesInShort = (
 ];
 
 /**
- * Places by their names alone, each once, where there is little room: 'Forehead, centre; chin'. Nothing of
- * what lies over the whole face.
+ * Places by their names alone, each once, where there is little room: 'Forehead, centre; chin'. Nothing where
+ * it lies over the whole face and nowhere else.
  */
-export const placeNames = (placements: readonly Placement[]): string =>
-  capital(
+export function placeNames(placements: readonly Placement[]): string {
+  if (placements.every((one) => 'guide' in one && one.guide === 'zone.wholeFace')) return '';
+  return capital(
     [
       ...new Set(
         placements.flatMap((one) => {
           if (!('guide' in one)) return [describePlacement(one)];
-          if (one.guide === 'zone.wholeFace') return [];
           const { label, central } = guideNamed(one.guide);
           const side = central || one.side === 'both' ? [] : [msg`client’s ${term(one.side)}`];
           return [[label.toLowerCase(), ...side].join(', ')];
@@ -86,6 +86,7 @@ export const placeNames = (placements: readonly Placement[]): string =>
       ),
     ].join('; '),
   );
+}
 
 /** Places in words for a face as one sentence without its stop; empty where there is none. */
 export const placesSentence = (...given: Parameters<typeof placesInShort>): string =>

@@ -215,8 +215,13 @@ test('places are named in a row, each once: in short, and as they lie on a face'
       side: 'right',
     },
   ];
-  expect(placeNames(places)).toBe('Chin; under eye, client’s left; drawn by hand, client’s right');
-  expect(placeNames([both('zone.wholeFace')])).toBe('');
+  expect(placeNames(places)).toBe(
+    'Whole face; chin; under eye, client’s left; drawn by hand, client’s right',
+  );
+  expect(placeNames(places.slice(1))).toBe('Chin; under eye, client’s left; drawn by hand, client’s right');
+  // Only the neck would be said of a cream for face and neck.
+  expect(placeNames([both('zone.wholeFace'), both('zone.neck')])).toBe('Whole face; neck');
+  expect(placeNames([both('zone.wholeFace'), both('zone.wholeFace')])).toBe('');
   expect(placeNames([])).toBe('');
   const sentence = (...all: readonly Placement[]) => placesSentence(all, TEMPLATE, PLAIN_FEATURES);
   expect(sentence(both('zone.wholeFace'), both('zone.chin'), both('zone.chin'))).toBe(
