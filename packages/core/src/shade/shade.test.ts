@@ -214,6 +214,17 @@ describe('correct', () => {
     ['skin like the rest', [60, 12, 19], [60.5, 12, 19], 'none'],
   ])('%s is read as such', (_, skin, spot, kind) => expect(readSpot(skin, spot).kind).toBe(kind));
 
+  // Of a spot as light as the skin round it, redder by so much: from two on redness, else what a base covers.
+  test.each([
+    [2.1, 'redness'],
+    [1.9, 'none'],
+    [4.1, 'redness'],
+  ] as const)('%d redder and no darker is %s', (redder, kind) => {
+    expect(readSpot([70, 10, 18], [70, 10 + redder, 18]).kind).toBe(kind);
+    // Far enough from the skin to be seen at all.
+    expect(readSpot([70, 10, 18], [70.4, 10 + redder, 19.6]).kind).toBe(kind);
+  });
+
   test('families of corrector follow the discolouration and the depth', () => {
     expect(correctorHue([68, 24, 32])).toBe('peach');
     expect(correctorHue([58, 30, 32])).toBe('salmon');
