@@ -242,8 +242,8 @@ export const ORDER: readonly Case[] = [
 export const KIT_CASES: readonly Case[] = [
   ...OTHER_KITS.flatMap((kit, k) =>
     [0, 4, 8, 12]
-      .map((n, i) =>
-        sound(
+      .map((n, i) => ({
+        ...sound(
           'kit',
           `${SKIN_NAMES[(n + k) % SKIN_NAMES.length]} skin from the ${kit} kit: in range, or the gap is said`,
           {
@@ -253,7 +253,9 @@ export const KIT_CASES: readonly Case[] = [
           },
           asIs,
         ),
-      )
+        // They own one shadow for some skins: that both steps take it is told by the fit.
+        also: kit === 'tiny' || kit === 'unowned gaps' ? ['eye-colours-alike'] : [],
+      }))
       .map((one) =>
         // What the messy kit has no other mascara for is rightly told.
         one.setting.kit === 'messy' ? { ...one, also: ['mascara-for-tears'] } : one,

@@ -9,7 +9,14 @@ import { CHART_FORMAT } from './document';
 import { madeExactByPowder } from './exactByPowder';
 import { chosenApart, eyePairs, toldApart } from './eyeColours';
 import { inOrder } from './phaseOrder';
-import { colourOfUse, matchAndPropose, productsInWords, type FitContext, type Proposal } from './propose';
+import {
+  atHand,
+  colourOfUse,
+  matchAndPropose,
+  productsInWords,
+  type FitContext,
+  type Proposal,
+} from './propose';
 
 /** Who makes a version, when and why; ids are made outside. */
 export type Stamp = {
@@ -140,9 +147,7 @@ function eyesApart(
   proposals: Readonly<Record<string, readonly Proposal[]>>,
 ): Pick<FittedLook, 'proposals' | 'notes'> & { readonly steps: readonly Step[] } {
   const chosenFrom = ({ id, use }: Step): readonly Proposal[] =>
-    use.length === 0
-      ? []
-      : (proposals[id] ?? []).filter((p, i) => i === 0 || p.use.every(({ unitId }) => unitId !== null));
+    use.length === 0 ? [] : atHand(proposals[id] ?? []);
   const taken = chosenApart(steps, chosenFrom);
   const moved = new Map<string, readonly Proposal[]>();
   const notes: string[] = [];

@@ -3,10 +3,11 @@ import { deltaE2000, depthOf, type Lab } from '../colour';
 import { msg } from '../messages';
 import type { Adaptation, Chart, Look, LookStep, Shade, Step } from './document';
 import { isWholeStep, withoutAdaptations } from './adapt';
+import { chosenApart } from './eyeColours';
 import type { Stamp } from './fitLook';
 import { layingRank } from './phaseOrder';
 import { skinTarget, wantedColour } from '../shade';
-import { colourOfUse, proposeProducts, shownOfStep } from './propose';
+import { atHand, colourOfUse, proposeProducts, shownOfStep, type Proposal } from './propose';
 import { contextOf } from './studioContext';
 import { isOfTrial } from './variants';
 
@@ -80,12 +81,25 @@ function ownColour(lab: Lab, wanted: Lab | null, used: Lab, ownChoice: boolean):
   return [moved(0, 0, 100), moved(1, -128, 127), moved(2, -128, 127)];
 }
 
+/** The kit's best for a colour of an eye beside its others: as a fit takes it. */
+function bestOfEye(step: Step, chart: Chart, kit: Kit): Proposal | undefined {
+  const context = contextOf(chart, kit);
+  const choices = new Map(
+    chart.steps
+      .filter(({ role, use }) => role === 'eye' && use.length > 0)
+      .map((eye) => [eye.id, atHand(proposeProducts(eye, context))]),
+  );
+  const taken = chosenApart(chart.steps, ({ id }) => choices.get(id) ?? []);
+  return choices.get(step.id)?.[taken.get(step.id) ?? 0];
+}
+
 /** Whether somebody chose otherwise than the kit's best for the step; null where that cannot be told. */
 function isOwnChoice(step: Step, chart: Chart, kit: Kit | null): boolean | null {
   if (kit === null) return null;
   // As it was asked of this client: the look's own step may ask for another finish.
   const asked = chart.steps.find(({ id }) => id === step.id) ?? step;
-  const best = proposeProducts(asked, contextOf(chart, kit))[0];
+  const best =
+    asked.role === 'eye' ? bestOfEye(asked, chart, kit) : proposeProducts(asked, contextOf(chart, kit))[0];
   const idsOf = (use: Step['use']): string => use.map(({ product }) => product.id).join();
   return best === undefined ? null : idsOf([...best.use]) !== idsOf(step.use);
 }

@@ -59,6 +59,10 @@ export function matchAndPropose(
   return { match, proposals: match.answers.map(proposalOf) };
 }
 
+/** Of ranked proposals the best, and of the rest those all of whose parts are in a case. */
+export const atHand = (ranked: readonly Proposal[]): Proposal[] =>
+  ranked.filter(({ use }, i) => i === 0 || use.every(({ unitId }) => unitId !== null));
+
 /** An answer of the matcher as a chart uses it. */
 export function proposalOf(answer: ShadeAnswer): Proposal {
   const { parts, lab, shown, deltaE, steps, cost, costs, need, madeMg } = answer;
