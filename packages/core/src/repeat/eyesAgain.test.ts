@@ -65,3 +65,16 @@ test('what was worn alike is as it was wished: it is matched by itself', () => {
   expect(alike(base)).toBe(1);
   expect(changes.filter(({ why }) => why.includes('another colour of the eye'))).toEqual([]);
 });
+
+test('on skin as it was what was taken for its neighbour’s sake is not proposed away', () => {
+  for (const depth of [2, 3, 4, 5])
+    for (const depths of [
+      [6.8, 8.2],
+      [5.5, 7.9],
+      [6, 8, 10, 12],
+    ]) {
+      const { worn, chart, changes } = again(depth, depth, ...depths);
+      expect(changes.filter(({ kind, title }) => kind !== 'keep' && /Lid|Socket/.test(title))).toEqual([]);
+      expect(chart.steps).toEqual(worn.steps);
+    }
+});

@@ -20,12 +20,13 @@ const MATCHED: readonly RefitChange['kind'][] = ['keep', 'remix', 'substitute'];
  * skin of now by itself, and two of them may come to the same shadow. They take their next best.
  */
 export function eyesKeptApart(
-  changes: readonly RefitChange[],
+  proposed: readonly RefitChange[],
   worn: readonly Step[],
   next: readonly Step[],
   context: FitContext,
 ): RefitChange[] {
   const apartThen = new Set(eyePairs(worn).filter(isApart).map(pairId));
+  const changes = proposed.map((change) => notAlike(change, apartThen, next));
   const lost = eyePairs(next).filter((pair) => apartThen.has(pairId(pair)) && !isApart(pair));
   if (lost.length === 0) return [...changes];
   const free = new Set(
@@ -52,6 +53,23 @@ export function eyesKeptApart(
       part: { of: 'step', stepId: was.id, set: { use: [...to.use] } },
     };
   });
+}
+
+/** What waits for a yes and would be as another colour of the eye is, is not offered. */
+function notAlike(change: RefitChange, apartThen: ReadonlySet<string>, next: readonly Step[]): RefitChange {
+  const { part, onlyIfAsked, ...rest } = change;
+  if (!onlyIfAsked || part?.of !== 'step' || !part.set.use) return change;
+  const use = part.set.use;
+  const taken = next.map((step) => (step.id === part.stepId ? { ...step, use } : step));
+  const alike = eyePairs(taken).some(
+    (pair) =>
+      [pair.lighter.id, pair.deeper.id].includes(part.stepId) &&
+      apartThen.has(pairId(pair)) &&
+      !isApart(pair),
+  );
+  if (!alike) return change;
+  const why = msg`The nearest, ${change.after.words}, would come out as another colour of the eye does.`;
+  return { ...rest, kind: 'keep', why, difference: '', after: change.before, part: null };
 }
 
 type Choice = Pick<Proposal, 'use' | 'lab' | 'cost' | 'deltaE'>;
