@@ -1,5 +1,5 @@
 import {
-  colourOfUse,
+  comeOutAlike,
   depthOf,
   eyePairs,
   fitLook,
@@ -85,8 +85,7 @@ describe.each([
             ? []
             : fitted.proposals[id]!.filter((p) => p.use.every(({ unitId }) => unitId !== null)),
         );
-        const [light, deep] = [pair.lighter, pair.deeper].map(({ use }) => colourOfUse(use));
-        if (!light || !deep || toldApart(light, deep)) return [];
+        if (!comeOutAlike(pair)) return [];
         const could = owned[0]!.some((a) => owned[1]!.some((b) => toldApart(a.lab!, b.lab!)));
         const said = fitted.notes.some((note) => note.includes('come out alike'));
         return could || !said ? [`${says}: ${pair.lighter.title} and ${pair.deeper.title}`] : [];

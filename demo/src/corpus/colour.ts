@@ -1,16 +1,6 @@
 import { shiftDepth, skinTarget, type Lab } from '@toile/core';
 import { broken, sound, type Case } from './case';
-import {
-  all,
-  coloured,
-  copied,
-  stepOf,
-  withOccasion,
-  withProduct,
-  withStep,
-  at,
-  type SkinName,
-} from './ground';
+import { all, coloured, copied, withOccasion, withProduct, withStep, at, type SkinName } from './ground';
 
 const HARBOUR = 'Harbour Morning';
 const contour = 'Contour the cheek';
@@ -26,45 +16,8 @@ const shadow = (steps: number, share: number, turn = 0) =>
 const GREY_ON: readonly SkinName[] = ['sand', 'honey', 'moss', 'cedar', 'walnut', 'jet'];
 const RED_BROWN_ON: readonly SkinName[] = ['cedar', 'russet', 'walnut', 'ebony', 'jet'];
 
-const SOCKET = 'Socket and outer third';
-/** The socket in the shadow of the lid, so many steps deeper, turned by degrees. */
-const socketLikeLid = (steps: number, turn = 0) =>
-  withProduct(SOCKET, (_, chart) => {
-    const [L, a, b] = shiftDepth(stepOf(chart, 'Lid').use[0]!.product.lab!, steps);
-    const [chroma, hue] = [Math.hypot(a, b), Math.atan2(b, a) + (turn * Math.PI) / 180];
-    return { lab: [L, chroma * Math.cos(hue), chroma * Math.sin(hue)] };
-  });
-
 /** Ash, warmth and undertone by what will show, never by a name. */
 export const COLOUR: readonly Case[] = [
-  ...(['milk', 'rose', 'sand'] as const).flatMap((skin) => [
-    broken(
-      'ash and warmth',
-      `lid and socket of one shadow on ${skin} skin are one patch`,
-      { skin, look: HARBOUR },
-      socketLikeLid(0),
-      ['eye-colours-alike'],
-    ),
-    broken(
-      'ash and warmth',
-      `a socket a third of a step deeper than the lid is not told from it on ${skin} skin`,
-      { skin, look: HARBOUR },
-      socketLikeLid(0.35),
-      ['eye-colours-alike'],
-    ),
-    sound(
-      'ash and warmth',
-      `a socket a step deeper than the lid shapes it on ${skin} skin`,
-      { skin, look: HARBOUR },
-      socketLikeLid(1),
-    ),
-    sound(
-      'ash and warmth',
-      `a plum socket as deep as a brown lid is told from it on ${skin} skin`,
-      { skin, look: HARBOUR },
-      socketLikeLid(0, -80),
-    ),
-  ]),
   ...GREY_ON.map((skin) =>
     broken(
       'ash and warmth',

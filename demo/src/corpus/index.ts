@@ -3,6 +3,7 @@ import type { Case } from './case';
 import { CLIENT, DAY_CASES } from './clientAndDay';
 import { COLOUR } from './colour';
 import { DIRECTION } from './direction';
+import { EYE } from './eye';
 import { LAYERS } from './layers';
 import { AMOUNTS, KIT_CASES, ORDER, PLACES } from './placeAndKit';
 
@@ -10,6 +11,7 @@ import { AMOUNTS, KIT_CASES, ORDER, PLACES } from './placeAndKit';
 export const CORPUS: readonly Case[] = [
   ...DIRECTION,
   ...COLOUR,
+  ...EYE,
   ...CLIENT,
   ...DAY_CASES,
   ...AMOUNTS,

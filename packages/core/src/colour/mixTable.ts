@@ -140,7 +140,7 @@ export function buildMixTable(kit: readonly Mixable[], options: MixTableOptions 
       const from = row;
       for (let k = 0; k < some; k++) {
         if (!allLead && !isLed(members, ratios[r + k]!)) continue;
-        // What is left out before it is closed up.
+        // Closes up over what was left out before it.
         if (row < from + k) labs.copyWithin(3 * row, 3 * (from + k), 3 * (from + k) + 3);
         codes[row++] = (a | (b << 8) | (c << 16) | ((r + k) << 24)) >>> 0;
       }
@@ -154,7 +154,7 @@ export function buildMixTable(kit: readonly Mixable[], options: MixTableOptions 
     },
     () => onProgress?.(tried / length),
   );
-  const sorted = bucketed(labs.slice(0, 3 * row), codes.slice(0, row));
+  const sorted = bucketed(labs.subarray(0, 3 * row), codes.subarray(0, row));
   const bytes = sorted.labs.byteLength + sorted.codes.byteLength + sorted.starts.byteLength;
   return { kit, spectra, ratios, ...sorted, length: row, bytes };
 }

@@ -1,19 +1,21 @@
 import { deltaE2000, depthOf, type Lab } from '../colour';
-import type { LookStep } from './document';
+import type { LookStep, Step } from './document';
+import { colourOfUse } from './propose';
 
 /** From so many steps between two colours of an eye on a look means them to be told apart. */
 const MEANT_FROM = 1.5;
 /** So many steps of depth do it, or nearly the same depth and so much of another colour, CIEDE2000. */
 const TOLD_APART = { steps: 0.7, sameDepth: -0.5, deltaE: 10 } as const;
 
-type Asked = Pick<LookStep, 'role' | 'shade' | 'variant'>;
+type Asked = Pick<LookStep, 'role' | 'shade' | 'variant' | 'placements'>;
 
-/** Two steps of which a look has one deeper than the other, and by how much, in shade steps. */
-export type EyePair<T> = { readonly lighter: T; readonly deeper: T; readonly meantSteps: number };
+/** Two steps of which a look has one deeper than the other. */
+export type EyePair<T> = { readonly lighter: T; readonly deeper: T };
 
 /**
  * The colours of an eye that a look means to be told apart by depth: the lid and the deeper shadow in its
- * socket, a dark lid and what it fades into. Steps of different variants are never seen together.
+ * socket, a dark lid and what it fades into. Steps of different variants, or of one eye each, are never seen
+ * together.
  */
 export function eyePairs<T extends Asked>(steps: readonly T[]): EyePair<T>[] {
   const eyes = steps.filter((step) => step.role === 'eye' && meantDepth(step) !== null);
@@ -22,11 +24,18 @@ export function eyePairs<T extends Asked>(steps: readonly T[]): EyePair<T>[] {
       const [a, b] = [meantDepth(one)!, meantDepth(other)!];
       const together =
         one.variant === undefined || other.variant === undefined || one.variant === other.variant;
-      if (!together || a.of !== b.of || Math.abs(a.steps - b.steps) < MEANT_FROM) return [];
-      const [lighter, deeper] = a.steps < b.steps ? [one, other] : [other, one];
-      return [{ lighter, deeper, meantSteps: Math.abs(a.steps - b.steps) }];
+      if (!together || !onOneEye(one, other) || a.of !== b.of || Math.abs(a.steps - b.steps) < MEANT_FROM)
+        return [];
+      return [a.steps < b.steps ? { lighter: one, deeper: other } : { lighter: other, deeper: one }];
     }),
   );
+}
+
+/** Whether there is an eye that both lie on; what has no place yet may lie on either. */
+function onOneEye({ placements: one }: Asked, { placements: other }: Asked): boolean {
+  const isOn = (list: Asked['placements'], eye: 'left' | 'right'): boolean =>
+    list.length === 0 || list.some(({ side }) => side === 'both' || side === eye);
+  return (['left', 'right'] as const).some((eye) => isOn(one, eye) && isOn(other, eye));
 }
 
 /** How deep a step is meant, of itself or beside the skin; null where it asks for no colour. */
@@ -43,6 +52,12 @@ export function toldApart(lighter: Lab, deeper: Lab): boolean {
   return (
     by >= TOLD_APART.steps || (by >= TOLD_APART.sameDepth && deltaE2000(lighter, deeper) >= TOLD_APART.deltaE)
   );
+}
+
+/** Whether two steps that are meant apart come out alike by what they are done with. */
+export function comeOutAlike({ lighter, deeper }: EyePair<Pick<Step, 'use'>>): boolean {
+  const [light, deep] = [lighter, deeper].map(({ use }) => colourOfUse(use));
+  return !!light && !!deep && !toldApart(light, deep);
 }
 
 type Choice = { readonly lab: Lab | null; readonly cost: number };

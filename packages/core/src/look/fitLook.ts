@@ -7,16 +7,9 @@ import { adaptationInWords, adaptLook } from './adapt';
 import type { Adaptation, Chart, ClientSnapshot, Look, LookStep, Occasion, Step } from './document';
 import { CHART_FORMAT } from './document';
 import { madeExactByPowder } from './exactByPowder';
-import { chosenApart, eyePairs, toldApart } from './eyeColours';
+import { chosenApart, comeOutAlike, eyePairs } from './eyeColours';
 import { inOrder } from './phaseOrder';
-import {
-  atHand,
-  colourOfUse,
-  matchAndPropose,
-  productsInWords,
-  type FitContext,
-  type Proposal,
-} from './propose';
+import { atHand, matchAndPropose, productsInWords, type FitContext, type Proposal } from './propose';
 
 /** Who makes a version, when and why; ids are made outside. */
 export type Stamp = {
@@ -162,13 +155,8 @@ function eyesApart(
     );
   }
   const chosen = steps.map((step) => ({ ...step, use: [...(moved.get(step.id)?.[0]?.use ?? step.use)] }));
-  for (const { lighter, deeper } of eyePairs(chosen)) {
-    const [a, b] = [lighter, deeper].map(({ use }) => colourOfUse(use));
-    if (a && b && !toldApart(a, b))
-      notes.push(
-        msg`${lighter.title} and ${deeper.title} come out alike: the kit has nothing further apart.`,
-      );
-  }
+  for (const { lighter, deeper } of eyePairs(chosen).filter(comeOutAlike))
+    notes.push(msg`${lighter.title} and ${deeper.title} come out alike: the kit has nothing further apart.`);
   return { steps: chosen, proposals: Object.fromEntries(moved), notes };
 }
 

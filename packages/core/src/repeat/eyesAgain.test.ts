@@ -1,4 +1,4 @@
-import { colourOfUse, contextOf, eyePairs, fitLook, proposeProducts, toldApart, type Chart } from '../look';
+import { comeOutAlike, contextOf, eyePairs, fitLook, proposeProducts, toldApart, type Chart } from '../look';
 import { brownAt, client, kitWithShadows, OCCASION, STAMP, TWO_SHADOWS } from '../look/look.testing';
 import { refitChart } from '.';
 
@@ -16,11 +16,7 @@ const shadeOf = (chart: Chart, title: string): string =>
     .find((s) => s.title === title)!
     .use.map(({ product }) => product.shade)
     .join();
-const alike = (chart: Chart): number =>
-  eyePairs(chart.steps).filter(({ lighter, deeper }) => {
-    const [light, deep] = [lighter, deeper].map(({ use }) => colourOfUse(use));
-    return !light || !deep || !toldApart(light, deep);
-  }).length;
+const alike = (chart: Chart): number => eyePairs(chart.steps).filter(comeOutAlike).length;
 
 test('tanned or paler, what was worn apart stays apart', () => {
   let saved = 0;
@@ -77,4 +73,35 @@ test('on skin as it was what was taken for its neighbour’s sake is not propose
       expect(changes.filter(({ kind, title }) => kind !== 'keep' && /Lid|Socket/.test(title))).toEqual([]);
       expect(chart.steps).toEqual(worn.steps);
     }
+});
+
+test('what something was said of at the chair is not made another for its neighbour’s sake', () => {
+  const kit = kitWithShadows(6.8, 8.2);
+  const worn = fitLook(TWO_SHADOWS, who(3), kit, OCCASION, STAMP).chart;
+  const said: Chart = {
+    ...worn,
+    steps: worn.steps.map((step) =>
+      step.role === 'eye'
+        ? {
+            ...step,
+            done: {
+              at: STAMP.at,
+              by: 'Ada',
+              ticked: true,
+              deviations: [{ kind: 'note' as const, note: 'as it should be' }],
+            },
+          }
+        : step,
+    ),
+  };
+  const repeated = (chart: Chart) =>
+    refitChart(
+      chart,
+      who(5),
+      kit,
+      { ...OCCASION, date: '2031-11-20' },
+      { ...STAMP, version: 2 },
+    ).changes.filter(({ why }) => why.includes('another colour of the eye'));
+  expect(repeated(worn)).toHaveLength(1);
+  expect(repeated(said)).toEqual([]);
 });

@@ -1,10 +1,11 @@
 import {
   chosenApart,
   colourOfUse,
+  comeOutAlike,
   eyePairs,
   productsInWords,
   proposeProducts,
-  toldApart,
+  type EyePair,
   type FitContext,
   type Proposal,
   type Step,
@@ -12,12 +13,13 @@ import {
 import { msg } from '../messages';
 import type { RefitChange } from './change';
 
-/** What becomes of a step by matching it; what was wished for stays as it was wished. */
+/** What becomes of a step by matching it anew. */
 const MATCHED: readonly RefitChange['kind'][] = ['keep', 'remix', 'substitute'];
 
 /**
  * The changes of products with an eye’s colours kept apart where they were worn apart: each is matched to the
- * skin of now by itself, and two of them may come to the same shadow. They take their next best.
+ * skin of now by itself, and two of them may come to the same shadow. One of them then takes its next best,
+ * but for what something was said of at the chair.
  */
 export function eyesKeptApart(
   proposed: readonly RefitChange[],
@@ -25,13 +27,14 @@ export function eyesKeptApart(
   next: readonly Step[],
   context: FitContext,
 ): RefitChange[] {
-  const apartThen = new Set(eyePairs(worn).filter(isApart).map(pairId));
+  const apartThen = new Set(eyePairs(worn).flatMap((pair) => (comeOutAlike(pair) ? [] : [pairId(pair)])));
   const changes = proposed.map((change) => notAlike(change, apartThen, next));
-  const lost = eyePairs(next).filter((pair) => apartThen.has(pairId(pair)) && !isApart(pair));
-  if (lost.length === 0) return [...changes];
+  const lost = eyePairs(next).filter((pair) => apartThen.has(pairId(pair)) && comeOutAlike(pair));
+  if (lost.length === 0) return changes;
+  const told = new Set(worn.flatMap(({ id, done }) => (done?.deviations.length ? [id] : [])));
   const free = new Set(
     changes.flatMap(({ stepId, kind, onlyIfAsked }) =>
-      stepId !== null && MATCHED.includes(kind) && !onlyIfAsked ? [stepId] : [],
+      stepId !== null && MATCHED.includes(kind) && !onlyIfAsked && !told.has(stepId) ? [stepId] : [],
     ),
   );
   const choices = new Map(next.map((step) => [step.id, choicesOf(step, free.has(step.id), context)]));
@@ -40,14 +43,12 @@ export function eyesKeptApart(
     const index = change.stepId === null ? 0 : (taken.get(change.stepId) ?? 0);
     const to = index === 0 ? undefined : choices.get(change.stepId!)![index];
     const was = worn.find(({ id }) => id === change.stepId);
-    if (!to || !was || !free.has(was.id)) return change;
-    const why = msg`The nearest, ${change.after.words}, would come out as another colour of the eye does.`;
-    if (namesOf(was) === namesOf(to))
-      return { ...change, kind: 'keep', why, difference: '', after: change.before, part: null };
+    if (!to || !was) return change;
+    if (namesOf(was) === namesOf(to)) return { ...change, ...asWorn(change) };
     return {
       ...change,
       kind: 'substitute',
-      why,
+      why: change.kind === 'keep' ? nearestIsAlike(change) : `${change.why} ${nearestIsAlike(change)}`,
       difference: msg`apart from the other colours of the eye`,
       after: { words: productsInWords(to.use), lab: to.lab, deltaE: to.deltaE },
       part: { of: 'step', stepId: was.id, set: { use: [...to.use] } },
@@ -65,12 +66,24 @@ function notAlike(change: RefitChange, apartThen: ReadonlySet<string>, next: rea
     (pair) =>
       [pair.lighter.id, pair.deeper.id].includes(part.stepId) &&
       apartThen.has(pairId(pair)) &&
-      !isApart(pair),
+      comeOutAlike(pair),
   );
   if (!alike) return change;
-  const why = msg`The nearest, ${change.after.words}, would come out as another colour of the eye does.`;
-  return { ...rest, kind: 'keep', why, difference: '', after: change.before, part: null };
+  return { ...rest, ...asWorn(change) };
 }
+
+const nearestIsAlike = ({ after }: RefitChange): string =>
+  msg`The nearest, ${after.words}, would come out as another colour of the eye does.`;
+/** What a change becomes where the step stays as it was worn. */
+const asWorn = (
+  change: RefitChange,
+): Pick<RefitChange, 'kind' | 'why' | 'difference' | 'after' | 'part'> => ({
+  kind: 'keep',
+  why: nearestIsAlike(change),
+  difference: '',
+  after: change.before,
+  part: null,
+});
 
 type Choice = Pick<Proposal, 'use' | 'lab' | 'cost' | 'deltaE'>;
 
@@ -91,9 +104,4 @@ function choicesOf(step: Step, isFree: boolean, context: FitContext): readonly C
 
 const namesOf = ({ use }: Pick<Proposal, 'use'>): string => use.map(({ product }) => product.id).join();
 
-type Pair = ReturnType<typeof eyePairs<Step>>[number];
-const pairId = ({ lighter, deeper }: Pair): string => `${lighter.id} ${deeper.id}`;
-function isApart({ lighter, deeper }: Pair): boolean {
-  const [light, deep] = [lighter, deeper].map(({ use }) => colourOfUse(use));
-  return !light || !deep || toldApart(light, deep);
-}
+const pairId = ({ lighter, deeper }: EyePair<Step>): string => `${lighter.id} ${deeper.id}`;

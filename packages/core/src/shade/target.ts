@@ -85,7 +85,7 @@ function withinSteps(lab: Lab, skin: Lab, from: number, to: number): Lab {
 
 /** Steps before the end of a range from which on colours are drawn together (never over a third of it). */
 const EASED_FROM = 2.5;
-/** Steps beyond the end by which they have come two thirds of the way to it. */
+/** Steps on from there by which they have come two thirds of the way to the end. */
 const EASED_OVER = 5;
 
 /**
