@@ -1,6 +1,7 @@
 import {
   comeOutAlike,
   depthOf,
+  eyeColourOf,
   eyePairs,
   fitLook,
   inferLandmarks,
@@ -86,7 +87,9 @@ describe.each([
             : fitted.proposals[id]!.filter((p) => p.use.every(({ unitId }) => unitId !== null)),
         );
         if (!comeOutAlike(pair)) return [];
-        const could = owned[0]!.some((a) => owned[1]!.some((b) => toldApart(a.lab!, b.lab!)));
+        const could = owned[0]!.some((a) =>
+          owned[1]!.some((b) => toldApart(eyeColourOf(a.use)!, eyeColourOf(b.use)!)),
+        );
         const said = fitted.notes.some((note) => note.includes('come out alike'));
         return could || !said ? [`${says}: ${pair.lighter.title} and ${pair.deeper.title}`] : [];
       }),

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import type { Lab } from '../colour';
-import { chosenApart, eyePairs, fitLook, newStep, toldApart, type LookStep } from '.';
-import { brownAt, client, id, kitWithShadows, OCCASION, STAMP, TWO_SHADOWS } from './look.testing';
+import { snapshotOf } from '../kit';
+import { chosenApart, eyeColourOf, eyePairs, fitLook, newStep, toldApart, type LookStep } from '.';
+import { brownAt, client, id, kitWithShadows, OCCASION, product, STAMP, TWO_SHADOWS } from './look.testing';
 
 const at = brownAt;
 const eye = (n: number, shade: LookStep['shade'], more: Partial<LookStep> = {}): LookStep => {
@@ -57,32 +58,53 @@ describe('what a look means to be told apart', () => {
   );
 });
 
+const flat = (colour: Lab) => ({ lab: colour, shimmers: false });
+const metal = (colour: Lab) => ({ lab: colour, shimmers: true });
 test.each([
-  ['seven tenths of a step deeper', at(10.71), true],
-  ['less than that, of the same colour', at(10.69), false],
-  ['as deep, of another colour', at(10, 24, -8), true],
-  ['a little lighter, of another colour', at(9.6, 24, -8), true],
-  ['lighter by more than half a step, of whatever colour', at(9.4, 24, -8), false],
-  ['as deep, of nearly the same colour', at(10, 11, 16), false],
-  ['the same', at(10), false],
-])('beside a colour of depth 10: %s', (_, deeper, apart) => expect(toldApart(at(10), deeper)).toBe(apart));
+  ['seven tenths of a step deeper', flat(at(10)), flat(at(10.71)), true],
+  ['less than that, of the same colour', flat(at(10)), flat(at(10.69)), false],
+  ['as deep, of another colour', flat(at(10)), flat(at(10, 24, -8)), true],
+  ['as deep, six apart', flat(at(10)), flat(at(10, 17)), true],
+  ['as deep, five apart', flat(at(10)), flat(at(10, 14.5)), false],
+  ['a little lighter, of another colour', flat(at(10)), flat(at(9.6, 24, -8)), true],
+  ['lighter by more than half a step, of whatever colour', flat(at(10)), flat(at(9.4, 24, -8)), false],
+  ['the same', flat(at(10)), flat(at(10)), false],
+  ['as deep, under a lid that shimmers', metal(at(10)), flat(at(10)), true],
+  ['a step and a half lighter than one that shimmers', metal(at(10)), flat(at(8.6)), true],
+  ['lighter than that', metal(at(10)), flat(at(8.4)), false],
+  ['as deep, both shimmer', metal(at(10)), metal(at(10)), false],
+  ['as deep and shimmering under a matte lid', flat(at(10)), metal(at(10)), false],
+])('beside a colour of depth 10: %s', (_, lighter, deeper, apart) =>
+  expect(toldApart(lighter, deeper)).toBe(apart),
+);
 
 describe('the choice that keeps them apart', () => {
+  const choice = (depth: number | null, cost: number, missesFinish = false) => {
+    const { measure, ...shadow } = product(1, 'shadow', depth === null ? null : at(depth));
+    return {
+      use: [{ unitId: null, product: { ...snapshotOf({ ...shadow, measure }) }, parts: 1, measure }],
+      cost,
+      costs: missesFinish ? [{ part: 'finish' as const, units: 1, words: 'shimmer, not matte' }] : [],
+    };
+  };
   const steps = (n: number) => Array.from({ length: n }, (_, i) => eye(i + 1, lab(5 + 4 * i)));
   const choices = (n: number) =>
     fc.array(
-      fc.array(fc.record({ lab: fc.integer({ min: 4, max: 12 }).map((d) => at(d)), cost: fc.nat(20) }), {
-        minLength: 1,
-        maxLength: 4,
-      }),
+      fc.array(
+        fc.tuple(fc.integer({ min: 4, max: 12 }), fc.nat(20)).map(([d, cost]) => choice(d, cost)),
+        {
+          minLength: 1,
+          maxLength: 4,
+        },
+      ),
       { minLength: n, maxLength: n },
     );
-  type Choices = readonly (readonly { readonly lab: Lab; readonly cost: number }[])[];
+  type Choices = readonly (readonly ReturnType<typeof choice>[])[];
   const alikeOf = (all: Choices, indices: readonly number[]): number =>
     eyePairs(steps(all.length)).filter(({ lighter, deeper }) => {
-      const of = (title: string): Lab => {
+      const of = (title: string) => {
         const i = Number(title.slice(4)) - 1;
-        return all[i]![indices[i]!]!.lab;
+        return eyeColourOf(all[i]![indices[i]!]!.use)!;
       };
       return !toldApart(of(lighter.title), of(deeper.title));
     }).length;
@@ -121,11 +143,25 @@ describe('the choice that keeps them apart', () => {
     );
   });
 
+  test('another finish than was asked is taken only where it is cheaper by four', () => {
+    const [one, two] = steps(2);
+    const pick = (more: number): number[] => {
+      const of = [[choice(8, 0)], [choice(8, 0), choice(9, 1, true), choice(10, 1 + more)]];
+      const taken = chosenApart([one!, two!], (s) => of[s === one ? 0 : 1]!);
+      return [...taken.values()];
+    };
+    expect(pick(3.9)).toEqual([0, 2]);
+    expect(pick(4.1)).toEqual([0, 1]);
+    // Where the best had another finish too, it is nothing to keep to.
+    const of = [[choice(8, 0)], [choice(8, 0, true), choice(9, 1, true), choice(10, 2)]];
+    expect([...chosenApart([one!, two!], (s) => of[s === one ? 0 : 1]!).values()]).toEqual([0, 1]);
+  });
+
   test('what has no colour, or nothing to take, is left alone', () => {
     const [one, two] = steps(2);
-    const alike = { lab: at(8), cost: 1 };
+    const alike = choice(8, 1);
     expect([...chosenApart([one!, two!], (s) => (s === one ? [] : [alike])).values()]).toEqual([]);
-    const none = { lab: null, cost: 0 };
+    const none = choice(null, 0);
     expect([...chosenApart([one!, two!], () => [none, alike]).values()]).toEqual([0, 0]);
   });
 });

@@ -1,11 +1,16 @@
 import { deltaE2000, depthOf, type Lab } from '../colour';
 import type { LookStep, Step } from './document';
-import { colourOfUse } from './propose';
+import { colourOfUse, type Proposal } from './propose';
 
 /** From so many steps between two colours of an eye on a look means them to be told apart. */
 const MEANT_FROM = 1.5;
-/** So many steps of depth do it, or nearly the same depth and so much of another colour, CIEDE2000. */
-const TOLD_APART = { steps: 0.7, sameDepth: -0.5, deltaE: 10 } as const;
+/**
+ * So many steps of depth do it, or nearly the same depth and so much of another colour, CIEDE2000. What
+ * shimmers beside what does not reads lighter than its pan, by this much.
+ */
+const TOLD_APART = { steps: 0.7, sameDepth: -0.5, shimmering: -1.5, deltaE: 6 } as const;
+/** What another finish than was asked costs more, where what was best had it: the look is told by it too. */
+const OTHER_FINISH = 4;
 
 type Asked = Pick<LookStep, 'role' | 'shade' | 'variant' | 'placements'>;
 
@@ -46,21 +51,31 @@ function meantDepth({ shade }: Asked): { readonly of: 'itself' | 'skin'; readonl
     : { of: 'skin', steps: shade.relative.depthSteps };
 }
 
-/** Whether what is meant deeper is seen to be, or at least to be another colour. */
-export function toldApart(lighter: Lab, deeper: Lab): boolean {
-  const by = depthOf(deeper) - depthOf(lighter);
-  return (
-    by >= TOLD_APART.steps || (by >= TOLD_APART.sameDepth && deltaE2000(lighter, deeper) >= TOLD_APART.deltaE)
-  );
+/** A colour as an eye wears it. */
+export type EyeColour = { readonly lab: Lab; readonly shimmers: boolean };
+
+/** The colour of what a step is done with; null for what has none. */
+export function eyeColourOf(use: Step['use'] | Proposal['use']): EyeColour | null {
+  const lab = colourOfUse(use);
+  return lab && { lab, shimmers: use.some(({ product }) => product.finish === 'shimmer') };
+}
+
+/** Whether what is meant deeper is seen to be, or is at least seen to be another colour. */
+export function toldApart(lighter: EyeColour, deeper: EyeColour): boolean {
+  const by = depthOf(deeper.lab) - depthOf(lighter.lab);
+  if (by >= TOLD_APART.steps) return true;
+  if (lighter.shimmers && !deeper.shimmers) return by >= TOLD_APART.shimmering;
+  return by >= TOLD_APART.sameDepth && deltaE2000(lighter.lab, deeper.lab) >= TOLD_APART.deltaE;
 }
 
 /** Whether two steps that are meant apart come out alike by what they are done with. */
 export function comeOutAlike({ lighter, deeper }: EyePair<Pick<Step, 'use'>>): boolean {
-  const [light, deep] = [lighter, deeper].map(({ use }) => colourOfUse(use));
+  const [light, deep] = [lighter, deeper].map(({ use }) => eyeColourOf(use));
   return !!light && !!deep && !toldApart(light, deep);
 }
 
-type Choice = { readonly lab: Lab | null; readonly cost: number };
+type Choice = Pick<Proposal, 'use' | 'cost' | 'costs'>;
+const missesFinish = ({ costs }: Choice): boolean => costs.some(({ part }) => part === 'finish');
 
 /**
  * Of what each step may take, best first, the ones that keep an eye's colours apart as its look means them
@@ -73,12 +88,22 @@ export function chosenApart<T extends Asked & { readonly id: string }>(
 ): ReadonlyMap<string, number> {
   const pairs = eyePairs(steps.filter((step) => choices(step).length > 0));
   const of = new Map(
-    pairs.flatMap(({ lighter, deeper }) => [lighter, deeper]).map((s) => [s.id, choices(s)]),
+    pairs
+      .flatMap(({ lighter, deeper }) => [lighter, deeper])
+      .map((s) => {
+        const [first, ...rest] = choices(s);
+        const dearer = (choice: Choice): number =>
+          missesFinish(choice) && !missesFinish(first!) ? OTHER_FINISH : 0;
+        return [
+          s.id,
+          [first!, ...rest].map((one) => ({ eye: eyeColourOf(one.use), cost: one.cost + dearer(one) })),
+        ];
+      }),
   );
   const taken = new Map([...of.keys()].map((id) => [id, 0]));
-  const at = (id: string, index: number): Choice => of.get(id)![index]!;
+  const at = (id: string, index: number) => of.get(id)![index]!;
   const isApart = ({ lighter, deeper }: EyePair<T>, chosen: ReadonlyMap<string, number>): boolean => {
-    const [a, b] = [lighter, deeper].map(({ id }) => at(id, chosen.get(id)!).lab);
+    const [a, b] = [lighter, deeper].map(({ id }) => at(id, chosen.get(id)!).eye);
     return !a || !b || toldApart(a, b);
   };
   const worth = (chosen: ReadonlyMap<string, number>): readonly [alike: number, cost: number] => [

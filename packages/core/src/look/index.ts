@@ -71,7 +71,7 @@ export {
   type MadeFor,
 } from './adapt';
 export { fitLook, gapInWords, gapsInWords, type FitOptions, type FittedLook, type Stamp } from './fitLook';
-export { chosenApart, comeOutAlike, eyePairs, toldApart, type EyePair } from './eyeColours';
+export { chosenApart, comeOutAlike, eyeColourOf, eyePairs, toldApart, type EyePair } from './eyeColours';
 export { inOrder, layingRank, phaseOrder } from './phaseOrder';
 export { diffCharts, type ChartDifference } from './diffCharts';
 export { dislikeInWords, dislikesMet, type DislikeMet } from './dislikesMet';

@@ -85,12 +85,12 @@ const asWorn = (
   part: null,
 });
 
-type Choice = Pick<Proposal, 'use' | 'lab' | 'cost' | 'deltaE'>;
+type Choice = Pick<Proposal, 'use' | 'lab' | 'cost' | 'costs' | 'deltaE'>;
 
 /** What a step may be done with: what it has come to, and where it is free to be another the next best. */
 function choicesOf(step: Step, isFree: boolean, context: FitContext): readonly Choice[] {
   if (step.role !== 'eye' || step.use.length === 0) return [];
-  const own: Choice = { use: step.use, lab: colourOfUse(step.use), cost: 0, deltaE: null };
+  const own: Choice = { use: step.use, lab: colourOfUse(step.use), cost: 0, costs: [], deltaE: null };
   const has = namesOf(step);
   return isFree
     ? [

@@ -3,9 +3,9 @@ import { GUIDES_OF_SKIN, isAtEyesOrLips, sidesWhere, type Placement, type SkinPl
 import {
   basesFace,
   bringsBaseTo,
+  comeOutAlike,
   eyePairs,
   shownOfStep,
-  toldApart,
   type EyePair,
   type Step,
 } from '../../look';
@@ -452,7 +452,7 @@ export const COLOUR_RULES: readonly Rule[] = messagesIn(
         const pairs = eyePairs(on.steps);
         return pairs.flatMap(({ lighter, deeper }) => {
           const [light, deep] = [on.colour(lighter), on.colour(deeper)];
-          if (!light || !deep || toldApart(light, deep)) return [];
+          if (!light || !deep || !comeOutAlike({ lighter, deeper })) return [];
           const by = stepsFrom(deep, light);
           const [one, other] = [deeper.title, lighter.title.toLowerCase()];
           return [
@@ -564,12 +564,11 @@ export const COLOUR_RULES: readonly Rule[] = messagesIn(
 /** Another product for a colour of an eye, apart from all that it is meant to be apart from. */
 function anotherApart(on: Reviewed, step: Step, pairs: readonly EyePair<Step>[]): Fix | undefined {
   const own = pairs.filter((pair) => pair.lighter === step || pair.deeper === step);
-  return on.another(step, ({ lab }) =>
-    own.every(({ lighter, deeper }) => {
-      const [light, deep] = [lighter, deeper].map((one) => (one === step ? lab : on.colour(one)));
-      return !light || !deep || toldApart(light, deep);
-    }),
-  );
+  return on.another(step, ({ use }) => {
+    const put = { ...step, use: [...use] };
+    const as = (one: Step): Step => (one === step ? put : one);
+    return own.every(({ lighter, deeper }) => !comeOutAlike({ lighter: as(lighter), deeper: as(deeper) }));
+  });
 }
 
 /** Whether a base is one of two by design: an edge or a centre beside another. */
