@@ -1,8 +1,8 @@
 import {
   comeOutAlike,
   depthOf,
-  eyeColourOf,
-  eyePairs,
+  wornColourOf,
+  pairsMeantApart,
   fitLook,
   inferLandmarks,
   matchShades,
@@ -80,7 +80,7 @@ describe.each([
 
   test('colours of an eye that are meant apart are, or the kit has none further apart and that is said', () => {
     const wrong = fits.flatMap(({ says, fitted }) =>
-      eyePairs(fitted.chart.steps).flatMap((pair) => {
+      pairsMeantApart(fitted.chart.steps).flatMap((pair) => {
         const owned = [pair.lighter, pair.deeper].map(({ id, use }) =>
           use.length === 0
             ? []
@@ -88,7 +88,7 @@ describe.each([
         );
         if (!comeOutAlike(pair)) return [];
         const could = owned[0]!.some((a) =>
-          owned[1]!.some((b) => toldApart(eyeColourOf(a.use)!, eyeColourOf(b.use)!)),
+          owned[1]!.some((b) => toldApart(wornColourOf(a.use)!, wornColourOf(b.use)!)),
         );
         const said = fitted.notes.some((note) => note.includes('come out alike'));
         return could || !said ? [`${says}: ${pair.lighter.title} and ${pair.deeper.title}`] : [];

@@ -88,8 +88,7 @@ export const CARE: readonly Case[] = [
     'fibres with contact lenses',
     { skin: 'amber', look: HARBOUR },
     all(contains('Curl and mascara', 'water', 'nylon fibers'), withFeatures({ lenses: true })),
-    ['allergen', 'lenses'],
-    ['allergen', 'lenses'],
+    ['lenses'],
   ),
   broken(
     'allergens',

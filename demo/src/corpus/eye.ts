@@ -12,7 +12,13 @@ const socketLikeLid = (steps: number, turn = 0) =>
     return { lab: [L, chroma * Math.cos(hue), chroma * Math.sin(hue)] };
   });
 
-/** Colours of one eye that a look means apart. */
+/** The evening's lip in the colour of the day's, so many steps deeper. */
+const eveningLikeDay = (steps: number) =>
+  withProduct('Evening lip', (_, chart) => ({
+    lab: [...shiftDepth(stepOf(chart, 'Lip').use[0]!.product.lab!, steps)],
+  }));
+
+/** Colours of one eye, and of the lips, that a look means apart. */
 export const EYE: readonly Case[] = [
   ...(['milk', 'rose', 'sand'] as const).flatMap((skin) => [
     broken(
@@ -40,6 +46,28 @@ export const EYE: readonly Case[] = [
       `a plum socket as deep as a brown lid is told from it on ${skin} skin`,
       { skin, look: HARBOUR },
       socketLikeLid(0, -80),
+    ),
+  ]),
+  ...(['milk', 'amber', 'walnut', 'jet'] as const).flatMap((skin) => [
+    broken(
+      'direction',
+      `an evening lip that is the day’s on ${skin} skin is none`,
+      { skin, look: HARBOUR },
+      eveningLikeDay(0.3),
+      ['lips-alike'],
+    ),
+    broken(
+      'direction',
+      `an evening lip lighter than the day’s on ${skin} skin goes the wrong way`,
+      { skin, look: HARBOUR },
+      eveningLikeDay(-1),
+      ['lips-alike'],
+    ),
+    sound(
+      'direction',
+      `an evening lip a step deeper than the day’s on ${skin} skin`,
+      { skin, look: HARBOUR },
+      eveningLikeDay(1),
     ),
   ]),
 ];

@@ -66,6 +66,7 @@ export {
   type MixTableOptions,
 } from './mixTable';
 export type { Mixable } from './predictMixes';
+export { COLOUR_WORDS, COLOUR_WORD_NAMES, nearestColourWord, type ColourWord } from './colourWords';
 export { differenceInWords, matchBase, TRIPLE_GAIN, type BaseMatches, type MatchOptions } from './matchBase';
 export {
   isPlausibleSkin,

@@ -1,14 +1,16 @@
 import { checkLimits, withinLimits } from '../face';
 import { isPowder, productName, type Kit } from '../kit';
 import { listed } from '../listed';
-import { msg } from '../messages';
+import { msg, term } from '../messages';
 import { setAside, type StepGap } from '../shade';
+import { withArticle } from '../withArticle';
 import { adaptationInWords, adaptLook } from './adapt';
 import type { Adaptation, Chart, ClientSnapshot, Look, LookStep, Occasion, Step } from './document';
 import { CHART_FORMAT } from './document';
 import { madeExactByPowder } from './exactByPowder';
-import { chosenApart, comeOutAlike, eyePairs } from './eyeColours';
+import { chosenApart, comeOutAlike, pairsMeantApart } from './coloursApart';
 import { inOrder } from './phaseOrder';
+import { TOOL_FOR_TEXTURE, toolInstead, type ToolInstead } from './toolInstead';
 import { atHand, matchAndPropose, productsInWords, type FitContext, type Proposal } from './propose';
 
 /** Who makes a version, when and why; ids are made outside. */
@@ -73,6 +75,7 @@ export function fitLook(
     .map((a) => adaptationInWords(a, titles.get(a.stepId)));
   const proposals: Record<string, readonly Proposal[]> = {};
   const gaps: Record<string, StepGap> = {};
+  const tools: Adaptation[] = [];
   const steps = adapted.steps.map((plan): Step => {
     const placements = plan.placements.map((placement) =>
       withinLimits(placement, client.landmarks, client.features, plan.role),
@@ -89,21 +92,35 @@ export function fitLook(
       proposals[plan.id] = [];
       return { ...placed, use: [] };
     }
-    const { match, proposals: ranked } = matchAndPropose(placed, context);
+    const bound = boundTo(placed, context);
+    const instead = options.refused?.includes(TOOL_FOR_TEXTURE) ? null : toolInstead(bound.step);
+    const { step, ranked, gap } = instead ? workedWith(bound, instead, context) : bound;
     proposals[plan.id] = ranked;
-    if (match.gap) {
-      gaps[plan.id] = match.gap;
+    if (gap) gaps[plan.id] = gap;
+    if (instead && step.tool === instead.tool) {
+      const { tool, technique } = instead;
+      tools.push({
+        id: TOOL_FOR_TEXTURE,
+        stepId: plan.id,
+        change: 'changed',
+        words: msg`${plan.title} with ${withArticle(term(tool))}`.slice(0, 200),
+        why: instead.why,
+        was: { tool: placed.tool, technique: placed.technique },
+        now: { tool, technique },
+      });
     }
-    return { ...placed, use: [...(match.gap ? [] : (ranked[0]?.use ?? []))] };
+    return step;
   });
-  const apart = eyesApart(steps, proposals);
+  notes.push(...tools.map((a) => adaptationInWords(a, undefined)));
+  const apart = colouredApart(steps, proposals);
   notes.push(...apart.notes);
   notes.push(...gapsInWords(steps.flatMap(({ id, title }) => (gaps[id] ? [{ title, gap: gaps[id] }] : []))));
+  notes.push(...notAsAsked(apart.steps, { ...proposals, ...apart.proposals }));
   const exact = madeExactByPowder(apart.steps, gaps, context);
   const used = new Set(adapted.steps.flatMap((s) => s.wants.kinds));
   for (const { product, why } of aside)
     if (used.has(product.kind)) notes.push(msg`${productName(product)} is set aside. ${why}`);
-  const adaptations = [...adapted.adaptations, ...exact.adaptations];
+  const adaptations = [...adapted.adaptations, ...tools, ...exact.adaptations];
   const chart: Chart = {
     format: CHART_FORMAT,
     id: stamp.id,
@@ -131,11 +148,31 @@ export function fitLook(
   };
 }
 
+type Bound = { readonly step: Step; readonly ranked: readonly Proposal[]; readonly gap: StepGap | null };
+
+/** A step bound to the kit's best for it; to nothing where the kit has none. */
+function boundTo(plan: LookStep, context: FitContext): Bound {
+  const { match, proposals } = matchAndPropose(plan, context);
+  return {
+    step: { ...plan, use: [...(match.gap ? [] : (proposals[0]?.use ?? []))] },
+    ranked: proposals,
+    gap: match.gap,
+  };
+}
+
+/** The same with another tool, which keeps another share; as it was where another product comes of it. */
+function workedWith(bound: Bound, { tool, technique }: ToolInstead, context: FitContext): Bound {
+  const { use, ...plan } = bound.step;
+  const again = boundTo({ ...plan, tool, technique }, context);
+  const idsOf = (of: Step['use']): string => of.map(({ product }) => product.id).join();
+  return idsOf(again.step.use) === idsOf(use) ? again : bound;
+}
+
 /**
- * An eye whose colours stay apart as its look means them: where each step's best would come out alike, the
- * next best that do not, told with their reason; where the kit has nothing between them, that.
+ * Colours that stay apart as their look means them: where each step's best would come out alike, the next
+ * best that do not, told with their reason; where the kit has nothing between them, that.
  */
-function eyesApart(
+function colouredApart(
   steps: readonly Step[],
   proposals: Readonly<Record<string, readonly Proposal[]>>,
 ): Pick<FittedLook, 'proposals' | 'notes'> & { readonly steps: readonly Step[] } {
@@ -150,14 +187,33 @@ function eyesApart(
     const from = chosenFrom(step);
     const own = from[index]!;
     moved.set(step.id, [own, ...proposals[step.id]!.filter((p) => p !== own)]);
+    const [one, first] = [productsInWords(own.use), productsInWords(from[0]!.use)];
     notes.push(
-      msg`${step.title}: ${productsInWords(own.use)} instead of ${productsInWords(from[0]!.use)}, so that the colours of the eye stay apart.`,
+      step.role === 'lip'
+        ? msg`${step.title}: ${one} instead of ${first}, so that one lip is another than the other.`
+        : msg`${step.title}: ${one} instead of ${first}, so that the colours of the eye stay apart.`,
     );
   }
   const chosen = steps.map((step) => ({ ...step, use: [...(moved.get(step.id)?.[0]?.use ?? step.use)] }));
-  for (const { lighter, deeper } of eyePairs(chosen).filter(comeOutAlike))
+  for (const { lighter, deeper } of pairsMeantApart(chosen).filter(comeOutAlike))
     notes.push(msg`${lighter.title} and ${deeper.title} come out alike: the kit has nothing further apart.`);
   return { steps: chosen, proposals: Object.fromEntries(moved), notes };
+}
+
+/** What is of another texture or finish than asked, as the kit has nothing nearer: in one sentence. */
+function notAsAsked(
+  steps: readonly Step[],
+  proposals: Readonly<Record<string, readonly Proposal[]>>,
+): readonly string[] {
+  const other = steps.flatMap(({ id, title, use, wants }) => {
+    const missed = (proposals[id]?.[0]?.costs ?? []).filter(
+      ({ part }) => (part === 'texture' && wants.textures) || (part === 'finish' && wants.finishes),
+    );
+    return use.length === 0 || missed.length === 0
+      ? []
+      : [`${title.toLowerCase()} (${missed.map(({ words }) => words).join(', ')})`];
+  });
+  return other.length === 0 ? [] : [msg`The nearest of the kit is otherwise than asked: ${listed(other)}.`];
 }
 
 const forbidsAnything = ({ finishes, kinds, places = [], shapes = [] }: Look['forbids']): boolean =>

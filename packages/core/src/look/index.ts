@@ -71,7 +71,15 @@ export {
   type MadeFor,
 } from './adapt';
 export { fitLook, gapInWords, gapsInWords, type FitOptions, type FittedLook, type Stamp } from './fitLook';
-export { chosenApart, comeOutAlike, eyeColourOf, eyePairs, toldApart, type EyePair } from './eyeColours';
+export {
+  chosenApart,
+  comeOutAlike,
+  isToldApart,
+  pairsMeantApart,
+  toldApart,
+  wornColourOf,
+  type ApartPair,
+} from './coloursApart';
 export { inOrder, layingRank, phaseOrder } from './phaseOrder';
 export { diffCharts, type ChartDifference } from './diffCharts';
 export { dislikeInWords, dislikesMet, type DislikeMet } from './dislikesMet';
@@ -160,14 +168,11 @@ export {
 export { withOwnKit, MET, type OwnKitLine } from './withOwnKit';
 export {
   COLOUR_TONES,
-  COLOUR_WORD_NAMES,
-  COLOUR_WORDS,
   colourOfWord,
   lookTakenDown,
   placesFor,
   usualTaken,
   type ColourTone,
-  type ColourWord,
   type TakenShade,
   type TakenStep,
 } from './takenDown';
@@ -176,3 +181,4 @@ export { laysBalm, NOTED, says } from './noteWords';
 export { bringsBaseTo, EXACT_BY_POWDER } from './exactByPowder';
 export { basesFace, primesSkin, setsSkin } from './ofSkin';
 export { TOOLS_TO_MIND } from './toolsToMind';
+export { TOOL_FOR_TEXTURE, toolInstead, type ToolInstead } from './toolInstead';

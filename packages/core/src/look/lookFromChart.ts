@@ -3,7 +3,7 @@ import { deltaE2000, depthOf, type Lab } from '../colour';
 import { msg } from '../messages';
 import type { Adaptation, Chart, Look, LookStep, Shade, Step } from './document';
 import { isWholeStep, withoutAdaptations } from './adapt';
-import { chosenApart } from './eyeColours';
+import { chosenApart, isToldApart } from './coloursApart';
 import type { Stamp } from './fitLook';
 import { layingRank } from './phaseOrder';
 import { skinTarget, wantedColour } from '../shade';
@@ -48,7 +48,8 @@ const ANOTHER_COLOUR = 7;
  */
 function shadeOf(step: Step, chart: Chart, kit: Kit | null): Shade {
   const used = colourOfUse(step.use);
-  const wanted = wantedColour(step, chart.client, chart.schools.contrast);
+  // What was asked of this client may be another colour than the look's own.
+  const wanted = wantedColour(askedOf(step, chart), chart.client, chart.schools.contrast);
   if (step.shade === null || used === null) return step.shade;
   // The base follows whatever skin it is fitted to: a difference there is the kit's, not the look's.
   if (step.role === 'base' && 'relative' in step.shade) return step.shade;
@@ -81,25 +82,28 @@ function ownColour(lab: Lab, wanted: Lab | null, used: Lab, ownChoice: boolean):
   return [moved(0, 0, 100), moved(1, -128, 127), moved(2, -128, 127)];
 }
 
-/** The kit's best for a colour of an eye beside its others: as a fit takes it. */
-function bestOfEye(step: Step, chart: Chart, kit: Kit): Proposal | undefined {
+/** The kit's best for a colour beside those it is told apart from: as a fit takes it. */
+function bestBesideOthers(step: Step, chart: Chart, kit: Kit): Proposal | undefined {
   const context = contextOf(chart, kit);
   const choices = new Map(
     chart.steps
-      .filter(({ role, use }) => role === 'eye' && use.length > 0)
-      .map((eye) => [eye.id, atHand(proposeProducts(eye, context))]),
+      .filter((one) => isToldApart(one) && one.use.length > 0)
+      .map((one) => [one.id, atHand(proposeProducts(one, context))]),
   );
   const taken = chosenApart(chart.steps, ({ id }) => choices.get(id) ?? []);
   return choices.get(step.id)?.[taken.get(step.id) ?? 0];
 }
 
+/** A step as it was asked of this client: the look's own may ask for another finish, or colour. */
+const askedOf = (step: Step, { steps }: Chart): Step => steps.find(({ id }) => id === step.id) ?? step;
+
 /** Whether somebody chose otherwise than the kit's best for the step; null where that cannot be told. */
 function isOwnChoice(step: Step, chart: Chart, kit: Kit | null): boolean | null {
   if (kit === null) return null;
-  // As it was asked of this client: the look's own step may ask for another finish.
-  const asked = chart.steps.find(({ id }) => id === step.id) ?? step;
-  const best =
-    asked.role === 'eye' ? bestOfEye(asked, chart, kit) : proposeProducts(asked, contextOf(chart, kit))[0];
+  const asked = askedOf(step, chart);
+  const best = isToldApart(asked)
+    ? bestBesideOthers(asked, chart, kit)
+    : proposeProducts(asked, contextOf(chart, kit))[0];
   const idsOf = (use: Step['use']): string => use.map(({ product }) => product.id).join();
   return best === undefined ? null : idsOf([...best.use]) !== idsOf(step.use);
 }

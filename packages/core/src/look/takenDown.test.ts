@@ -1,14 +1,12 @@
 import fc from 'fast-check';
 import { Value } from '@sinclair/typebox/value';
-import { chromaOf, deltaE2000, hueOf, labToHex } from '../colour';
+import { chromaOf, COLOUR_WORD_NAMES, COLOUR_WORDS, deltaE2000, hueOf, labToHex } from '../colour';
 import { checkLimits, inferLandmarks, LAYER_KINDS, outlineOf, PLAIN_FEATURES } from '../face';
 import { LookSchema } from './document';
 import { fitLook } from './fitLook';
 import { client, id, KIT, OCCASION, STAMP } from './look.testing';
 import {
   COLOUR_TONES,
-  COLOUR_WORD_NAMES,
-  COLOUR_WORDS,
   colourOfWord,
   lookTakenDown,
   placesFor,

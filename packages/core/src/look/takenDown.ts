@@ -1,4 +1,4 @@
-import { labOfHue, type Lab } from '../colour';
+import { COLOUR_WORDS, labOfHue, type ColourWord, type Lab } from '../colour';
 import { guidesFor, type GuideName, type LayerKind } from '../face';
 import type { Finish, Tool } from '../kit';
 import { msg } from '../messages';
@@ -6,57 +6,6 @@ import type { Look, LookStep, Shade } from './document';
 import { newStep } from './editSteps';
 import type { Stamp } from './fitLook';
 
-/**
- * Colours as they are called while somebody watches: near enough to be matched, and to be read again later.
- * CIELAB, D65.
- */
-export const COLOUR_WORDS = {
-  nude: [62, 18, 18],
-  peach: [70, 24, 28],
-  coral: [62, 42, 30],
-  pink: [62, 38, 4],
-  rose: [52, 36, 10],
-  berry: [34, 36, 2],
-  plum: [28, 24, -6],
-  red: [42, 56, 32],
-  brick: [40, 34, 26],
-  terracotta: [50, 30, 30],
-  bronze: [46, 16, 26],
-  gold: [70, 8, 42],
-  champagne: [82, 4, 16],
-  brown: [34, 12, 16],
-  taupe: [52, 6, 9],
-  grey: [50, 0, 0],
-  black: [14, 0, 0],
-  navy: [20, 4, -22],
-  teal: [42, -22, -10],
-  green: [44, -20, 16],
-  violet: [38, 28, -26],
-} as const satisfies Readonly<Record<string, Lab>>;
-export type ColourWord = keyof typeof COLOUR_WORDS;
-export const COLOUR_WORD_NAMES: readonly ColourWord[] = [
-  'nude',
-  'peach',
-  'coral',
-  'pink',
-  'rose',
-  'berry',
-  'plum',
-  'red',
-  'brick',
-  'terracotta',
-  'bronze',
-  'gold',
-  'champagne',
-  'brown',
-  'taupe',
-  'grey',
-  'black',
-  'navy',
-  'teal',
-  'green',
-  'violet',
-];
 /** What is said of a colour beside its name, and what it does to it. */
 export const COLOUR_TONES = ['pale', 'as it is', 'deep'] as const;
 export type ColourTone = (typeof COLOUR_TONES)[number];

@@ -15,7 +15,7 @@ import { setAside, skinTarget } from '../shade';
 import { askedAgain } from './askedAgain';
 import { acceptedRefit, notAsked, sideOf, type RefitChange } from './change';
 import { changedKeys, differenceOf } from './difference';
-import { eyesKeptApart } from './eyesAgain';
+import { keptApart } from './apartAgain';
 import { matched } from './matchAgain';
 import { planFromWorn } from './planFromWorn';
 import { reOrdered } from './reOrder';
@@ -83,7 +83,7 @@ export function refitChart(
     .filter(({ id }) => had.has(id))
     .flatMap((step) => matched(step, worn, context, then));
   const asMatched = acceptedRefit(base, [...carried, ...asked, ...matches], notAsked(matches)).steps;
-  const coloured = eyesKeptApart(matches, worn.steps, asMatched, context);
+  const coloured = keptApart(matches, worn.steps, asMatched, context);
   const placed = planned.flatMap((step) => rePlaced(step, client) ?? []);
   const wishes = worn.steps.flatMap(chosenChanges);
   const changes = [...carried, ...asked, ...coloured, ...wishes, ...placed];

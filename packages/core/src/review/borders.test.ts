@@ -13,6 +13,7 @@ import {
   scene,
   SKIN,
   STEPS,
+  twoLips,
   twoShadows,
   withFeatures,
   without,
@@ -57,6 +58,8 @@ const olive = (lab: Lab): Scene => {
   const made = other('eye', { lab: [...lab], finish: 'shimmer' });
   return { ...made, chart: onSkin(OLIVE, made.chart) };
 };
+const lipBy = (steps: number, turn = 0, meant = 4): Scene =>
+  twoLips({ lab: [...hued(shiftDepth(PRODUCTS.lip.lab!, steps), turn)] }, meant);
 const socketBy = (steps: number, turn = 0, meant = 4): Scene => {
   const [L, a, b] = PRODUCTS.shadow.lab!;
   return twoShadows({ lab: [...hued(shiftDepth([L, a, b], steps), turn)] }, meant);
@@ -293,6 +296,24 @@ const CASES: readonly Case[] = [
     'what is meant for them',
     () => primed(['lid'], { eyeSafe: true }),
     () => primed(['lid'], { eyeSafe: false }),
+  ],
+  [
+    'lenses',
+    'what sheds fibres, by whatever name',
+    () => other('mascara', { ingredients: ['nylon-12'] }, {}, withFeatures({ lenses: true })),
+    () => other('mascara', { ingredients: ['rayon'] }, {}, withFeatures({ lenses: true })),
+  ],
+  [
+    'tool-off-product',
+    'a finger takes a cream',
+    () => other('blush', { texture: 'cream' }, { tool: 'finger' }),
+    () => other('blush', { texture: 'loose' }, { tool: 'finger' }),
+  ],
+  [
+    'tool-off-product',
+    'an airbrush sprays what is liquid',
+    () => other('base', { texture: 'liquid' }, { tool: 'airbrush' }),
+    () => other('base', { texture: 'cream' }, { tool: 'airbrush' }),
   ],
   [
     'lenses',
@@ -548,6 +569,9 @@ const CASES: readonly Case[] = [
     () => socketBy(-0.55, 90),
   ],
   ['eye-colours-alike', 'as deep, of another colour', () => socketBy(0, 20), () => socketBy(0, 17)],
+  ['lips-alike', 'seven tenths of a step', () => lipBy(0.75), () => lipBy(0.65)],
+  ['lips-alike', 'half a step lighter, of another colour', () => lipBy(-0.45, 30), () => lipBy(-0.55, 30)],
+  ['lips-alike', 'meant apart', () => lipBy(0, 0, 1.4), () => lipBy(0, 0, 1.6)],
   ['eye-colours-alike', 'meant apart', () => socketBy(0, 0, 1.4), () => socketBy(0, 0, 1.6)],
   [
     'contrast-of-light-on-lined',

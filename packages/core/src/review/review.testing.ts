@@ -185,22 +185,46 @@ export const FAIR: Lab = [78, 9, 15];
  * The quiet lid, meant light, and a socket meant four steps deeper: of the lid’s own shadow but for what is
  * said.
  */
-export function twoShadows(socket: Partial<Product>, meant = 4): Scene {
-  const own = PRODUCTS.shadow;
+export const twoShadows = (socket: Partial<Product>, meant = 4): Scene =>
+  twoOf(PRODUCTS.shadow, socket, meant, (deeper, more) =>
+    added(
+      extra('Socket', 'eyes', 'eye', deeper, ['socket'], more.second),
+      'mascara',
+      withStep('eye', more.first),
+    ),
+  );
+/** The same of the lips: one more for the evening. */
+export const twoLips = (evening: Partial<Product>, meant = 4): Scene =>
+  twoOf(PRODUCTS.lip, evening, meant, (deeper, more) =>
+    added(
+      extra('Evening lip', 'lips', 'lip', deeper, ['lips'], { ...more.second, variant: 'evening' }),
+      'spray',
+      { ...withStep('lip', more.first), variants: [{ id: 'evening', name: 'Evening' }] },
+    ),
+  );
+
+function twoOf(
+  own: Product,
+  change: Partial<Product>,
+  meant: number,
+  chartOf: (
+    deeper: Product,
+    more: { readonly first: Partial<Step>; readonly second: Partial<Step> },
+  ) => Chart,
+): Scene {
   const [L, a, b] = own.lab!;
-  const deeper: Product = { ...own, id: id(777), ...socket };
+  const deeper: Product = { ...own, id: id(777), ...change };
   const unit = {
     ...KIT.units.find(({ productId }) => productId === own.id)!,
     id: id(778),
     productId: deeper.id,
   };
-  const chart = added(
-    extra('Socket', 'eyes', 'eye', deeper, ['socket'], {
+  const chart = chartOf(deeper, {
+    first: { shade: { lab: [L, a, b] } },
+    second: {
       shade: { lab: [...shiftDepth([L, a, b], meant)] },
       use: [{ unitId: unit.id, product: snapshotOf(deeper), parts: 1, measure: deeper.measure }],
-    }),
-    'mascara',
-    withStep('eye', { shade: { lab: [L, a, b] } }),
-  );
+    },
+  });
   return scene(chart, { products: [...KIT.products, deeper], units: [...KIT.units, unit] });
 }

@@ -1,4 +1,12 @@
-import { DEEP_SKIN_L, depthInWords, depthOf, hueOf, neutralSkinAt, type Lab } from '../colour';
+import {
+  DEEP_SKIN_L,
+  depthInWords,
+  depthOf,
+  hueOf,
+  nearestColourWord,
+  neutralSkinAt,
+  type Lab,
+} from '../colour';
 import { productName, type Product, type ProductKind } from '../kit';
 import { msg, plural, term } from '../messages';
 import { withArticle } from '../withArticle';
@@ -20,13 +28,30 @@ const MIXABLE: readonly ProductKind[] = [
 /** Whether a step's kinds can be stirred together at all. */
 export const isMixable = (ask: ShadeAsk): boolean => ask.wants.kinds.some((k) => MIXABLE.includes(k));
 
-/** A colour in words to buy by: 'about depth 17.5 (tan), L* 38, a* 9, b* 12, red-brown'. */
-export function colourToBuy([L, a, b]: Lab): string {
+/** What is bought by its own colour; the rest is bought by how deep a skin it is for. */
+const BY_OWN_COLOUR: readonly ShadeAsk['role'][] = [
+  'blush',
+  'eye',
+  'liner',
+  'brow',
+  'lash',
+  'lip',
+  'lip line',
+  'adornment',
+];
+
+/**
+ * A colour in words to buy by: 'about depth 17.5 (tan), L* 38, a* 9, b* 12, red-brown' for what is of the
+ * skin, 'brick, L* 40, a* 34, b* 26' for what is not.
+ */
+export function colourToBuy([L, a, b]: Lab, role: ShadeAsk['role'] = 'base'): string {
   const lab: Lab = [L, a, b];
+  const read = msg`L* ${Math.round(L)}, a* ${Math.round(a)}, b* ${Math.round(b)}`;
+  if (BY_OWN_COLOUR.includes(role)) return `${term(nearestColourWord(lab))}, ${read}`;
   const turn = hueOf(lab) - neutralSkinAt(L).hue;
   const tone =
     L < DEEP_SKIN_L && turn < 0 ? msg`, red-brown` : turn < -6 ? msg`, rosy` : turn > 6 ? msg`, golden` : '';
-  return msg`about depth ${depthOf(lab).toFixed(1)} (${depthInWords(depthOf(lab))}), L* ${Math.round(L)}, a* ${Math.round(a)}, b* ${Math.round(b)}${tone}`;
+  return msg`about depth ${depthOf(lab).toFixed(1)} (${depthInWords(depthOf(lab))}), ${read}${tone}`;
 }
 
 type GapAsked = {
@@ -42,8 +67,8 @@ type GapAsked = {
   /** At hand but out of range, nearest first. */
   readonly outside: readonly ShadeAnswer[];
   readonly ruledOut: StepMatch['ruledOut'];
-  /** What she must not meet, for what is bought. */
-  readonly sensitivities: readonly string[];
+  /** What must not be in what is bought. */
+  readonly minded: readonly string[];
 };
 
 /** The commonest reasons why products cannot be used, with how many: 'contains mica (12), used up (2)'. */
@@ -67,7 +92,7 @@ export function gapOf({
   passedOver,
   outside,
   ruledOut,
-  sensitivities,
+  minded,
 }: GapAsked): StepGap {
   const [nearest] = outside;
   const kind = ask.wants.kinds.map((one) => term(one)).join(msg` or `);
@@ -75,13 +100,14 @@ export function gapOf({
   const finish = [
     finishes?.map((one) => term(one)).join(msg` or `) ?? (role === 'contour' ? term('matte') : ''),
     coverages ? msg`${coverages.map((one) => term(one)).join(msg` or `)} covering` : '',
+    ask.tool === 'airbrush' ? term('liquid') : '',
     families ? msg`${families.map((one) => term(one)).join(msg` or `)} based` : '',
   ]
     .filter((words) => words !== '')
     .map((words) => `${words} `)
     .join('');
-  const free =
-    sensitivities.length > 0 ? msg`, free of ${sensitivities.map((one) => term(one)).join(', ')}` : '';
+  const without = [...new Set(minded)].map((one) => term(one));
+  const free = without.length > 0 ? msg`, free of ${without.join(', ')}` : '';
   const more =
     passedOver > 0
       ? plural(
@@ -121,7 +147,7 @@ export function gapOf({
       words: msg`Nothing in the kit suits ${what}: no ${kind} can be used${ruledOut.length > 0 ? `: ${reasonsInWords(ruledOut)}` : ''}. Choose something or leave it out.`,
       nearest: null,
       mixNeeds: null,
-      buy: `${some(ask.wants.kinds, finish)}${target ? `, ${colourToBuy(target)}` : ''}${free}`,
+      buy: `${some(ask.wants.kinds, finish)}${target ? `, ${colourToBuy(target, ask.role)}` : ''}${free}`,
       unread: 0,
     };
   const miss = nearest.misses[0]!;
@@ -132,8 +158,8 @@ export function gapOf({
   return {
     words: msg`Nothing in the kit does this: ${what} has no ${kind} in range. The nearest, ${name}, ${miss.words}.${more}`,
     nearest,
-    mixNeeds: mixable ? msg`${name} half and half with one ${colourToBuy(other)}` : null,
-    buy: `${some(ask.wants.kinds, finish)}, ${colourToBuy(asks)}${free}`,
+    mixNeeds: mixable ? msg`${name} half and half with one ${colourToBuy(other, ask.role)}` : null,
+    buy: `${some(ask.wants.kinds, finish)}, ${colourToBuy(asks, ask.role)}${free}`,
     unread: 0,
   };
 }

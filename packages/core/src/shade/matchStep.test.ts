@@ -1,8 +1,10 @@
 import fc from 'fast-check';
 import { depthOf, lightnessAtDepth, shiftDepth, type Lab } from '../colour';
-import { COVERAGE_WORDS, FAMILIES, type Product } from '../kit';
+import type { GuideName, LayerKind } from '../face';
+import { COVERAGE_WORDS, FAMILIES, type Product, type ProductKind } from '../kit';
+import type { LookStep } from '../look';
 import { client, kitOf, LOOK, product } from '../look/look.testing';
-import { isOwned, matchStep, skinTarget, wantedColour, type ShadeContext } from '.';
+import { excludedBecause, isOwned, matchStep, skinTarget, wantedColour, type ShadeContext } from '.';
 
 const CONTOUR = LOOK.steps.find((s) => s.title === 'Contour')!;
 const BASE = LOOK.steps.find((s) => s.title === 'Base')!;
@@ -97,6 +99,76 @@ test('a gap out of range says how far, what stirred in would do it, and what to 
   expect(gap!.nearest!.parts[0]!.product.id).toBe(far.id);
   expect(gap!.mixNeeds).toContain('half and half with one about depth');
   expect(gap!.buy).toMatch(/^a matte contour, about depth .*, free of lanolin$/);
+});
+
+describe('what to buy, in words', () => {
+  const asking = (role: LayerKind, shade: Lab | null, kind: ProductKind): LookStep => ({
+    ...CONTOUR,
+    role,
+    wants: { kinds: [kind] },
+    shade: shade && { lab: [...shade] },
+    placements: [],
+  });
+  test.each<[LayerKind, ProductKind, Lab, string]>([
+    ['lip', 'lip colour', [42, 56, 32], 'a lip colour, red, L* 42, a* 56, b* 32'],
+    ['liner', 'liner', [14, 0, 0], 'a liner, black, L* 14, a* 0, b* 0'],
+    ['eye', 'shadow', [46, 16, 26], 'a shadow, bronze, L* 49'],
+    ['blush', 'blush', [62, 38, 4], 'a blush, pink, L* 62'],
+  ])('of %s by what a colour is called, and not by how deep a skin it is for', (role, kind, shade, words) => {
+    const { buy } = matchStep(asking(role, shade, kind), contextFor(skinAt(9), [])).gap!;
+    expect(buy).toContain(words);
+    expect(buy).not.toMatch(/depth|golden|red-brown/);
+  });
+
+  test('of what is of the skin by how deep a skin it is for', () =>
+    expect(matchStep(BASE, contextFor(skinAt(19), [])).gap!.buy).toMatch(
+      /about depth 19\.\d \(very deep\), L\* \d+, a\* \d+, b\* \d+/,
+    ));
+
+  test('with contact lenses free of fibres at the eyes, and nowhere else', () => {
+    const buy = (step: LookStep, lenses: boolean, sensitivities: string[] = []): string =>
+      matchStep(step, {
+        ...contextFor(skinAt(9), []),
+        client: client(skinAt(9), { features: { lenses }, sensitivities }),
+      }).gap!.buy!;
+    const mascara = asking('lash', null, 'mascara');
+    const lip = asking('lip', [42, 56, 32], 'lip colour');
+    expect(buy(mascara, true)).toMatch(/free of fibres$/);
+    expect(buy(mascara, true, ['latex', 'fibres'])).toMatch(/free of latex, fibres$/);
+    expect(buy(mascara, false)).not.toContain('fibres');
+    for (const step of [lip, BASE]) expect(buy(step, true)).not.toContain('free of');
+    expect(buy(lip, true, ['fibres'])).toMatch(/free of fibres$/);
+  });
+});
+
+describe('with contact lenses', () => {
+  const fibred = (kind: ProductKind): Product =>
+    product(70, kind, skinAt(9), { eyeSafe: true, ingredients: ['Nylon-66', 'water'] });
+  const why = (kind: ProductKind, step: LookStep, lenses: boolean): string | null =>
+    excludedBecause(fibred(kind), step, {
+      ...contextFor(skinAt(9), [fibred(kind)]),
+      client: client(skinAt(9), { features: { lenses } }),
+    });
+  const at = (role: LayerKind, kind: ProductKind, guide: GuideName): LookStep => ({
+    ...CONTOUR,
+    role,
+    wants: { kinds: [kind] },
+    placements: [{ guide, side: 'both' }],
+  });
+
+  test('what sheds fibres stays away from the eyes, whatever the layer, and from nowhere else', () => {
+    for (const step of [
+      at('lash', 'mascara', 'lashes'),
+      at('powder', 'powder', 'zone.mobileLid'),
+      at('highlight', 'highlight', 'lidCentre'),
+    ]) {
+      const kind = step.wants.kinds[0]!;
+      expect(why(kind, step, true)).toBe('contains Nylon-66: fibres shed into contact lenses');
+      expect(why(kind, step, false)).toBeNull();
+    }
+    for (const step of [at('powder', 'powder', 'zone.chin'), at('base', 'base', 'zone.wholeFace')])
+      expect(why(step.wants.kinds[0]!, step, true)).toBeNull();
+  });
 });
 
 test('where nothing can be used at all the commonest reasons are told, with how many', () => {

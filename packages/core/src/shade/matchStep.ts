@@ -1,3 +1,4 @@
+import { toBeMinded } from '../care';
 import {
   deltaE2000,
   depthOf,
@@ -35,7 +36,7 @@ import {
 } from './stepCosts';
 import { wantedColour } from './target';
 import { isUnread, wouldGuess } from './unread';
-import { excludedBecause, sensitivitiesOf, unitToTake, type ShadeContext } from './usable';
+import { excludedBecause, mindsLenses, unitToTake, type ShadeContext } from './usable';
 
 const UNREAD: CostPart = messagesIn(['words'], {
   part: 'colour',
@@ -278,7 +279,10 @@ export function matchStep(ask: ShadeAsk, context: ShadeContext, options: MatchSt
           ).length,
           outside: outside.filter(isOwned),
           ruledOut,
-          sensitivities: sensitivitiesOf(context.client),
+          minded: [
+            ...toBeMinded(context.client.sensitivities),
+            ...(mindsLenses(context.client, ask) ? ['fibres'] : []),
+          ],
         })
       : null,
   };

@@ -1,6 +1,15 @@
 import { chromaOf, depthOf, hueOf, labOfHue, lightnessAtDepth, shiftDepth, type Lab } from '../colour';
 import type { Features } from '../face';
-import { bareLip, browHair, isDeep, isLined, isVeryFair, LINED_EASE } from './ranges';
+import {
+  bareLip,
+  BOLD_LIGHTER,
+  boldnessOfLip,
+  browHair,
+  isDeep,
+  isLined,
+  isVeryFair,
+  LINED_EASE,
+} from './ranges';
 import { shadeRoleOf, type ShadeAsk } from './skinRole';
 import type { Skin } from './faceApart';
 import { skinTarget } from './skinTarget';
@@ -117,12 +126,14 @@ function blushFor(lab: Lab, skin: Lab): Lab {
 /** A liner is a little deeper than the lip it holds, shade steps. */
 const LINER_DEEPER = 0.8;
 
-/** Nudes follow her own lip; what is plainly coloured stays what the look says. */
+/**
+ * Nudes follow her own lip; the more a lip is a colour of its own, the lighter it may stay as the look has
+ * it.
+ */
 function lipFor(lab: Lab, skin: Lab): Lab {
-  const bare = bareLip(skin);
-  const coloured = chromaOf(lab) > 1.6 * chromaOf(bare);
-  const lightest = depthOf(skin) - (isDeep(skin) ? 0.5 : 1.2);
+  const lighter = (isDeep(skin) ? 0.5 : 1.2) + BOLD_LIGHTER * boldnessOfLip(lab, skin);
+  const lightest = depthOf(skin) - lighter;
   if (depthOf(lab) >= lightest) return lab;
-  if (coloured) return lab;
-  return labOfHue(lightnessAtDepth(lightest), Math.max(chromaOf(lab), chromaOf(bare)), hueOf(lab));
+  const chroma = Math.max(chromaOf(lab), chromaOf(bareLip(skin)));
+  return labOfHue(lightnessAtDepth(lightest), chroma, hueOf(lab));
 }

@@ -56,15 +56,6 @@ export type ShadeFilter = {
   readonly unowned?: boolean;
 };
 
-/** What is noted, in whatever words, and fibres for anyone in contact lenses. */
-export function sensitivitiesOf({
-  sensitivities,
-  features,
-}: Pick<ShadeClient, 'sensitivities' | 'features'>): string[] {
-  const minded = toBeMinded(sensitivities);
-  return features.lenses && !minded.includes('fibres') ? [...minded, 'fibres'] : minded;
-}
-
 /**
  * What the cases hold on a day, whoever is made up: by product, the unit to take and whether every unit is
  * past.
@@ -94,10 +85,10 @@ function stockOf({ kit, date }: Pick<ShadeContext, 'kit' | 'date'>): Stock {
 
 /** Why somebody must not meet a product anywhere; null when they may. */
 function refusedBy(
-  client: Pick<ShadeClient, 'sensitivities' | 'features' | 'patchTests'>,
+  client: Pick<ShadeClient, 'sensitivities' | 'patchTests'>,
   { id, ingredients }: Pick<Product, 'id' | 'ingredients'>,
 ): string | null {
-  const allergen = matchAllergens(ingredients, sensitivitiesOf(client))[0];
+  const allergen = matchAllergens(ingredients, toBeMinded(client.sensitivities))[0];
   if (allergen) {
     const { ingredient, sensitivity } = allergen;
     return ingredient.toLowerCase() === sensitivity.toLowerCase()
@@ -164,7 +155,7 @@ export function unitToTake(product: Product, context: Pick<ShadeContext, 'kit' |
 
 const AT_EYES: readonly ShadeAsk['role'][] = ['eye', 'liner', 'lash'];
 /** What is laid, and where: what is said of no place is judged by its kind of layer. */
-export type LaidWhere = Pick<ShadeAsk, 'role'> & Partial<Pick<ShadeAsk, 'placements'>>;
+export type LaidWhere = Pick<ShadeAsk, 'role'> & Partial<Pick<ShadeAsk, 'placements' | 'tool'>>;
 
 /** Whether a step comes to the eyes, by its kind of layer or by where it lies. */
 export const laidAtEyes = ({ role, placements = [] }: LaidWhere): boolean =>
@@ -178,6 +169,20 @@ const UP_TO_THE_LIDS: readonly ProductKind[] = ['corrector', 'base', 'adjuster',
  */
 const roleThere = (step: LaidWhere, kind: ProductKind): ShadeAsk['role'] =>
   !AT_EYES.includes(step.role) && laidAtEyes(step) && !UP_TO_THE_LIDS.includes(kind) ? 'eye' : step.role;
+/** Whether nothing may shed in such a step: it comes to the eyes of somebody in contact lenses. */
+export const mindsLenses = ({ features }: Pick<ShadeClient, 'features'>, step: LaidWhere): boolean =>
+  features.lenses && laidAtEyes(step);
+/** What of a product sheds into contact lenses, in words; null where nothing is known to. */
+export function shedsInWords({
+  texture,
+  finish,
+  ingredients,
+}: Pick<Product, 'texture' | 'finish' | 'ingredients'>): string | null {
+  if (texture === 'loose' && finish === 'shimmer') return msg`loose shimmer sheds into contact lenses`;
+  const [fibres] = matchAllergens(ingredients, ['fibres']);
+  return fibres ? msg`contains ${fibres.ingredient}: fibres shed into contact lenses` : null;
+}
+
 /** Whether a product of a kind has to be one that is meant for the eyes, in such a step. */
 export const mustSuitEyes = (step: LaidWhere, kind: ProductKind): boolean =>
   AT_EYES.includes(roleThere(step, kind));
@@ -200,24 +205,23 @@ export function excludedBecause(
   if (forbids?.finishes.includes(product.finish)) return msg`the look allows nothing ${term(product.finish)}`;
   if (step.role === 'contour' && (product.finish === 'shimmer' || product.finish === 'dewy'))
     return msg`${term(product.finish)}: shine undoes a shadow`;
+  if (step.tool === 'airbrush' && product.texture !== 'liquid')
+    return msg`${term(product.texture)}: an airbrush sprays what is liquid`;
   return refusedThere(context.client, product, step);
 }
 
-type Laid = Pick<Product, 'kind' | 'texture' | 'finish'> & { readonly eyeSafe?: boolean };
+type Laid = Pick<Product, 'kind' | 'texture' | 'finish' | 'ingredients'> & { readonly eyeSafe?: boolean };
 
 /**
  * Why somebody must not meet a product in such a step; null when they may. What is not stated of it is no
  * reason.
  */
-function refusedThere(
-  { features: { lenses, age } }: Pick<ShadeClient, 'features'>,
-  { kind, texture, finish, eyeSafe }: Laid,
-  step: LaidWhere,
-): string | null {
+function refusedThere(client: Pick<ShadeClient, 'features'>, product: Laid, step: LaidWhere): string | null {
+  const { kind, eyeSafe } = product;
   if (eyeSafe === false && mustSuitEyes(step, kind)) return msg`not meant for the eye area`;
-  if (lenses && laidAtEyes(step) && texture === 'loose' && finish === 'shimmer')
-    return msg`loose shimmer sheds into contact lenses`;
-  return age === 'child' && kind === 'lashes' ? msg`no lashes on a child` : null;
+  const sheds = mindsLenses(client, step) ? shedsInWords(product) : null;
+  if (sheds !== null) return sheds;
+  return client.features.age === 'child' && kind === 'lashes' ? msg`no lashes on a child` : null;
 }
 
 /**

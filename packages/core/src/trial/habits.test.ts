@@ -119,6 +119,13 @@ describe('a step', () => {
     expect(leaving(skips(true, true, true).map((one) => ({ ...one, lookId: 'another' })))).toEqual([]);
     expect(leaving(skips(true, true, true).map((one) => ({ ...one, title: 'Else' })))).toEqual([]);
   });
+  test('what speaks against it is said: on how many it was done, or that nobody has seen it since', () => {
+    const against = (...left: readonly boolean[]): string => leaving(skips(...left))[0]!.against!;
+    expect(against(true, true, true, false, false)).toBe('Against it: on 2 it was done.');
+    expect(against(true, true, true, true, false)).toBe('Against it: on 1 it was done.');
+    for (const all of [skips(true, true, true), skips(true, true, true, true, true)])
+      expect(leaving(all)[0]!.against).toMatch(/nobody has seen the look with it since/);
+  });
   test('taken, the step is gone and nothing else; what is not there is not taken', () => {
     const [one] = leaving(skips(true, true, true));
     expect(asHabit(chart, one!)!.steps).toEqual(chart.steps.filter(({ id }) => id !== base.id));

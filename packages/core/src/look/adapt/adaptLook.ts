@@ -7,6 +7,7 @@ import { withinProhibitions } from '../prohibitions';
 import { oneOfEach, type Adapter, type AdaptTo } from './adapter';
 import { ADDERS, DAY_ADAPTERS } from './day';
 import { FACE_ADAPTERS } from './face';
+import { LIP_ADAPTERS } from './lips';
 import { POWDER_ADAPTERS } from './powder';
 import { PRIME_ADAPTERS } from './prime';
 import { SKIN_ADAPTERS } from './skin';
@@ -30,6 +31,7 @@ export const ADAPTERS: readonly Adapter[] = [
   ...PRIME_ADAPTERS,
   ...POWDER_ADAPTERS,
   ...SKIN_ADAPTERS,
+  ...LIP_ADAPTERS,
   ...FACE_ADAPTERS,
   ...DAY_ADAPTERS,
   PROHIBITIONS,

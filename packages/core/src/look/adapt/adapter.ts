@@ -10,7 +10,10 @@ export type AdaptTo = {
   readonly features: Features;
   readonly day: Day;
   readonly look: Pick<Look, 'name' | 'forbids' | 'schools'> & {
-    readonly steps: readonly Pick<LookStep, 'id' | 'role' | 'phase' | 'title' | 'wants' | 'placements'>[];
+    readonly steps: readonly Pick<
+      LookStep,
+      'id' | 'role' | 'phase' | 'title' | 'wants' | 'placements' | 'shade' | 'variant' | 'instead'
+    >[];
   };
   readonly skin: Lab | null;
   readonly undertone: Undertone | null;

@@ -4,7 +4,7 @@ import { isWet, shelfLife } from '../../kit';
 import { listedFew } from '../../listed';
 import { says, TOOLS_TO_MIND, withoutStep, type Step } from '../../look';
 import { messagesIn, msg, term } from '../../messages';
-import { impossibleBecause, laidAtEyes, mustSuitEyes, sensitivitiesOf } from '../../shade';
+import { impossibleBecause, mindsLenses, mustSuitEyes, shedsInWords } from '../../shade';
 import { changed, found, nameOf, type Fix, type Reviewed, type Rule } from '../rule';
 
 const noteAdded = (s: Step, sentence: string): Step => ({
@@ -65,7 +65,7 @@ export const CARE_RULES: readonly Rule[] = messagesIn(
       find: (on) =>
         on.steps.flatMap((s) =>
           on.products(s).flatMap((p) => {
-            const [match] = matchAllergens(p.ingredients, sensitivitiesOf(on.chart.client));
+            const [match] = matchAllergens(p.ingredients, sensitiveTo(on));
             return match
               ? [
                   found(
@@ -176,21 +176,11 @@ export const CARE_RULES: readonly Rule[] = messagesIn(
       severity: 'caution',
       why: 'With lenses: no fibre mascara, no loose shimmer; stop at stinging.',
       find: (on) =>
-        on.chart.client.features.lenses
-          ? on.steps
-              .filter(
-                (s) =>
-                  laidAtEyes(s) &&
-                  on
-                    .products(s)
-                    .some(
-                      (p) =>
-                        (p.texture === 'loose' && p.finish === 'shimmer') ||
-                        p.ingredients.some((i) => /fib(re|er)/i.test(i)),
-                    ),
-              )
-              .map((s) => found([s], msg`${s.title} may shed into contact lenses.`, anotherOrOut(on, s)))
-          : [],
+        on.steps
+          .filter(
+            (s) => mindsLenses(on.chart.client, s) && on.products(s).some((p) => shedsInWords(p) !== null),
+          )
+          .map((s) => found([s], msg`${s.title} may shed into contact lenses.`, anotherOrOut(on, s))),
     },
     {
       id: 'lash-extensions',

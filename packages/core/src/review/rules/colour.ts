@@ -4,9 +4,9 @@ import {
   basesFace,
   bringsBaseTo,
   comeOutAlike,
-  eyePairs,
+  pairsMeantApart,
   shownOfStep,
-  type EyePair,
+  type ApartPair,
   type Step,
 } from '../../look';
 import { messagesIn, msg } from '../../messages';
@@ -448,24 +448,14 @@ export const COLOUR_RULES: readonly Rule[] = messagesIn(
       name: 'Colours of an eye come out alike',
       severity: 'note',
       why: 'An eye is shaped by one colour deeper than the other; where they come out alike it is one patch.',
-      find: (on) => {
-        const pairs = eyePairs(on.steps);
-        return pairs.flatMap(({ lighter, deeper }) => {
-          const [light, deep] = [on.colour(lighter), on.colour(deeper)];
-          if (!light || !deep || !comeOutAlike({ lighter, deeper })) return [];
-          const by = stepsFrom(deep, light);
-          const [one, other] = [deeper.title, lighter.title.toLowerCase()];
-          return [
-            found(
-              [deeper, lighter],
-              by <= -0.5
-                ? msg`${one} is meant deeper than ${other} and is ${(-by).toFixed(1)} steps lighter.`
-                : msg`${one} is meant deeper than ${other} and comes out alike.`,
-              anotherApart(on, deeper, pairs) ?? anotherApart(on, lighter, pairs),
-            ),
-          ];
-        });
-      },
+      find: (on) => alike(on, 'eye'),
+    },
+    {
+      id: 'lips-alike',
+      name: 'A deeper lip is none',
+      severity: 'note',
+      why: 'A second lip is there to be another: as deep as the first, or lighter, it changes nothing, or the wrong way.',
+      find: (on) => alike(on, 'lip'),
     },
     ranged({
       id: 'chalky-lip',
@@ -561,8 +551,31 @@ export const COLOUR_RULES: readonly Rule[] = messagesIn(
   ],
 );
 
-/** Another product for a colour of an eye, apart from all that it is meant to be apart from. */
-function anotherApart(on: Reviewed, step: Step, pairs: readonly EyePair<Step>[]): Fix | undefined {
+/**
+ * Colours of an eye, or of the lips, that are meant apart and come out alike: of all variants, since one is
+ * there to be another than the plan.
+ */
+function alike(on: Reviewed, role: 'eye' | 'lip'): Found[] {
+  const pairs = pairsMeantApart(on.chart.steps).filter(({ deeper }) => deeper.role === role);
+  return pairs.flatMap(({ lighter, deeper }) => {
+    const [light, deep] = [on.colour(lighter), on.colour(deeper)];
+    if (!light || !deep || !comeOutAlike({ lighter, deeper })) return [];
+    const by = stepsFrom(deep, light);
+    const [one, other] = [deeper.title, lighter.title.toLowerCase()];
+    return [
+      found(
+        [deeper, lighter],
+        by <= -0.5
+          ? msg`${one} is meant deeper than ${other} and is ${(-by).toFixed(1)} steps lighter.`
+          : msg`${one} is meant deeper than ${other} and comes out alike.`,
+        anotherApart(on, deeper, pairs) ?? anotherApart(on, lighter, pairs),
+      ),
+    ];
+  });
+}
+
+/** Another product for such a colour, apart from all that it is meant to be apart from. */
+function anotherApart(on: Reviewed, step: Step, pairs: readonly ApartPair<Step>[]): Fix | undefined {
   const own = pairs.filter((pair) => pair.lighter === step || pair.deeper === step);
   return on.another(step, ({ use }) => {
     const put = { ...step, use: [...use] };

@@ -5,6 +5,7 @@ import {
   basesFace,
   forbidsOf,
   inOrder,
+  toolInstead,
   withinProhibitions,
   withoutStep,
   type Step,
@@ -97,6 +98,33 @@ export const RECIPE_RULES: readonly Rule[] = messagesIn(
                   apply: changed(s.id, (x) => ({ ...x, placements: [...placements] })),
                 };
           return [found([s], msg`${s.title}: ${on.chart.look.name} asks for ${broken.join(', ')}.`, fix)];
+        }),
+    },
+    {
+      id: 'tool-off-product',
+      name: 'A tool that does not suit what it lays',
+      severity: 'note',
+      why: 'Powder under a finger or a damp sponge is a stain, a puff takes up cream, a loose brush drags it; an airbrush sprays what is liquid.',
+      find: (on) =>
+        on.steps.flatMap((s) => {
+          const solid = on.products(s).find(({ texture }) => texture !== 'liquid');
+          if (s.tool === 'airbrush' && solid)
+            return [
+              found(
+                [s],
+                msg`${nameOf(solid)} is ${term(solid.texture)}: it cannot be sprayed.`,
+                on.another(s),
+              ),
+            ];
+          const instead = toolInstead(s);
+          if (!instead) return [];
+          const { tool, technique, why } = instead;
+          return [
+            found([s], msg`${s.title}: ${why}.`, {
+              label: msg`Take ${withArticle(term(tool))}`,
+              apply: changed(s.id, (x) => ({ ...x, tool, technique })),
+            }),
+          ];
         }),
     },
     {

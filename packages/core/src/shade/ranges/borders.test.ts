@@ -1,6 +1,7 @@
 import {
   chromaOf,
   depthOf,
+  labOfHue,
   lightnessAtDepth,
   neutralSkinAt,
   shiftDepth,
@@ -381,20 +382,48 @@ describe('a lip', () => {
     return [shiftDepth(skin, steps)[0], bare[1] * times, bare[2] * times];
   };
 
-  test('is chalk where it shows lighter than the skin without being bright; deep skin bears less', () => {
-    for (const [skin, how, most] of [
-      [MEDIUM, 'propose', 1.6],
-      [MEDIUM, 'find', 2.1],
-      [DEEP, 'propose', 0.9],
-      [DEEP, 'find', 1.2],
+  test('is chalk where it shows lighter than the skin without being bright', () => {
+    for (const [how, most] of [
+      ['propose', 1.6],
+      ['find', 2.1],
     ] as const) {
       const shows = (steps: number, times: number) =>
-        misses(colour(skin, steps, times), colour(skin, steps, times), skin, how).includes('depth');
+        misses(colour(MEDIUM, steps, times), colour(MEDIUM, steps, times), MEDIUM, how).includes('depth');
       expect([shows(0.05 - most, 1.3), shows(-most - 0.05, 1.3)]).toEqual([false, true]);
-      expect(shows(-most - 0.05, 1.4)).toBe(false);
-      // Bright and far lighter: told on deep skin alone.
-      expect([shows(-most - 5.9, 1.4), shows(-most - 6.1, 1.4)]).toEqual([false, skin === DEEP]);
+      expect([shows(-most - 0.05, 1.4), shows(-most - 8, 1.4)]).toEqual([false, false]);
     }
+  });
+
+  /** So many steps from the skin, its chroma so many times its lightness. */
+  const saturated = (skin: Lab, steps: number, times: number): Lab => {
+    const [L] = shiftDepth(skin, steps);
+    return labOfHue(L, times * L, 28);
+  };
+  test('on deep skin is chalk the lighter and duller it is: bright by up to six steps more', () => {
+    for (const skin of [DEEP, shiftDepth(DEEP, 2), shiftDepth(DEEP, 4)])
+      for (const [how, most] of [
+        ['propose', 0.9],
+        ['find', 1.2],
+      ] as const)
+        for (const [times, more] of [
+          [0.5, 0],
+          [0.71, 0],
+          [0.82, 3],
+          [0.93, 6],
+          [1.2, 6],
+        ] as const) {
+          const shows = (steps: number) => {
+            const own = saturated(skin, steps, times);
+            return misses(own, own, skin, how).includes('depth');
+          };
+          expect([times, shows(0.1 - most - more), shows(-0.1 - most - more)]).toEqual([times, false, true]);
+        }
+  });
+
+  test('mahogany a step lighter than ebony is no chalk, a dusty rose is', () => {
+    const ebony: Lab = [28, 8, 9];
+    expect(misses([29, 24, 13], [29, 24, 13], ebony, 'propose')).toEqual([]);
+    expect(misses([50, 28, 12], [50, 28, 12], ebony, 'propose')).toContain('depth');
   });
 
   test('is dull where it has less colour than the lip, near its hue and not much deeper', () => {

@@ -1,11 +1,31 @@
 import { chromaOf, depthOf, hueOf, lightnessAtDepth, type Lab } from '../../colour';
 import type { Features } from '../../face';
+import { clamp } from '../../math';
 import { msg, term } from '../../messages';
 import { depth, hueTurn, isDeep, isVeryFair, steps, when, type Judge } from './judge';
 
 /** Her bare lip as far as it can be guessed without a reading: redder and a little deeper than the skin. */
 export function bareLip([L, a, b]: Lab): Lab {
   return [L - 5, a + 9, b - 1];
+}
+
+/**
+ * On deep skin a lip is told from a nude by chroma beside lightness: a dusty rose is chalk there, mahogany of
+ * as much chroma is not. Up to the first it is a nude, from the second on plainly a colour of its own.
+ */
+const SATURATION_ON_DEEP = [0.72, 0.92] as const;
+/** On other skin by chroma beside that of her own lip, and so much more. */
+const NUDE_CHROMA = 1.35;
+const BOLD_BY = 10;
+/** Steps a lip of its own colour may be lighter than a nude on deep skin before it stands off. */
+export const BOLD_LIGHTER = 6;
+
+/** How far a lip colour is one of its own on this skin and no nude, 0 to 1. */
+export function boldnessOfLip(lab: Lab, skin: Lab): number {
+  const [nude, bold] = SATURATION_ON_DEEP;
+  return isDeep(skin)
+    ? clamp((chromaOf(lab) / lab[0] - nude) / (bold - nude), 0, 1)
+    : clamp((chromaOf(lab) - NUDE_CHROMA * chromaOf(bareLip(skin))) / BOLD_BY, 0, 1);
 }
 
 /** Brow hair by the tone of the hair. A guess from a word: brows are often a step deeper. */
@@ -105,22 +125,20 @@ export const lip: Judge = ({ own, shown }, { skin }, how) => {
   const strict = how === 'propose';
   const bare = bareLip(skin);
   const lighter = -depth(shown, skin);
-  const pale = chromaOf(own) < 1.35 * chromaOf(bare);
-  const most = isDeep(skin) ? (strict ? 0.9 : 1.2) : strict ? 1.6 : 2.1;
+  const bold = boldnessOfLip(own, skin);
+  const chalk = isDeep(skin) ? (strict ? 0.9 : 1.2) : strict ? 1.6 : 2.1;
+  const most = chalk + (isDeep(skin) ? BOLD_LIGHTER * bold : bold > 0 ? Infinity : 0);
   const dull = chromaOf(own) < (strict ? 0.85 : 0.65) * chromaOf(bare);
   const turn = Math.abs(hueTurn(hueOf(bare), hueOf(own)));
   return [
-    ...when(lighter > most && pale, {
+    ...when(lighter > most, {
       part: 'depth',
       name: 'chalk',
       over: lighter - most,
-      words: msg`shows ${steps(lighter)} lighter than the skin: chalk`,
-    }),
-    ...when(lighter > most + 6 && !pale && isDeep(skin), {
-      part: 'depth',
-      name: 'chalk',
-      over: lighter - most,
-      words: msg`shows ${steps(lighter)} lighter than the skin: it stands off deep skin`,
+      words:
+        bold < 1
+          ? msg`shows ${steps(lighter)} lighter than the skin: chalk`
+          : msg`shows ${steps(lighter)} lighter than the skin: it stands off deep skin`,
     }),
     ...when(dull && turn < 60 && depth(own, bare) < 2, {
       part: 'chroma',

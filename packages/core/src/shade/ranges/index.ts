@@ -15,7 +15,7 @@ export {
   type Wearer,
 } from './judge';
 export { BASE_WITHIN } from './complexion';
-export { bareLip, BROW_HAIR, browHair } from './features';
+export { bareLip, BOLD_LIGHTER, boldnessOfLip, BROW_HAIR, browHair } from './features';
 export { LINED_EASE, SCHOOL_STEPS } from './sculpt';
 
 /**

@@ -2,10 +2,11 @@ import {
   chosenApart,
   colourOfUse,
   comeOutAlike,
-  eyePairs,
+  isToldApart,
+  pairsMeantApart,
   productsInWords,
   proposeProducts,
-  type EyePair,
+  type ApartPair,
   type FitContext,
   type Proposal,
   type Step,
@@ -17,19 +18,21 @@ import type { RefitChange } from './change';
 const MATCHED: readonly RefitChange['kind'][] = ['keep', 'remix', 'substitute'];
 
 /**
- * The changes of products with an eye’s colours kept apart where they were worn apart: each is matched to the
- * skin of now by itself, and two of them may come to the same shadow. One of them then takes its next best,
- * but for what something was said of at the chair.
+ * The changes of products with the colours of an eye, or of the lips, kept apart where they were worn apart:
+ * each is matched to the skin of now by itself, and two of them may come to the same pan. One of them then
+ * takes its next best, but for what something was said of at the chair.
  */
-export function eyesKeptApart(
+export function keptApart(
   proposed: readonly RefitChange[],
   worn: readonly Step[],
   next: readonly Step[],
   context: FitContext,
 ): RefitChange[] {
-  const apartThen = new Set(eyePairs(worn).flatMap((pair) => (comeOutAlike(pair) ? [] : [pairId(pair)])));
+  const apartThen = new Set(
+    pairsMeantApart(worn).flatMap((pair) => (comeOutAlike(pair) ? [] : [pairId(pair)])),
+  );
   const changes = proposed.map((change) => notAlike(change, apartThen, next));
-  const lost = eyePairs(next).filter((pair) => apartThen.has(pairId(pair)) && comeOutAlike(pair));
+  const lost = pairsMeantApart(next).filter((pair) => apartThen.has(pairId(pair)) && comeOutAlike(pair));
   if (lost.length === 0) return changes;
   const told = new Set(worn.flatMap(({ id, done }) => (done?.deviations.length ? [id] : [])));
   const free = new Set(
@@ -44,12 +47,14 @@ export function eyesKeptApart(
     const to = index === 0 ? undefined : choices.get(change.stepId!)![index];
     const was = worn.find(({ id }) => id === change.stepId);
     if (!to || !was) return change;
-    if (namesOf(was) === namesOf(to)) return { ...change, ...asWorn(change) };
+    if (namesOf(was) === namesOf(to)) return { ...change, ...asWorn(change, was) };
     return {
       ...change,
       kind: 'substitute',
-      why: change.kind === 'keep' ? nearestIsAlike(change) : `${change.why} ${nearestIsAlike(change)}`,
-      difference: msg`apart from the other colours of the eye`,
+      why:
+        change.kind === 'keep' ? nearestIsAlike(change, was) : `${change.why} ${nearestIsAlike(change, was)}`,
+      difference:
+        was.role === 'lip' ? msg`another than the other lip` : msg`apart from the other colours of the eye`,
       after: { words: productsInWords(to.use), lab: to.lab, deltaE: to.deltaE },
       part: { of: 'step', stepId: was.id, set: { use: [...to.use] } },
     };
@@ -61,25 +66,28 @@ function notAlike(change: RefitChange, apartThen: ReadonlySet<string>, next: rea
   const { part, onlyIfAsked, ...rest } = change;
   if (!onlyIfAsked || part?.of !== 'step' || !part.set.use) return change;
   const use = part.set.use;
-  const taken = next.map((step) => (step.id === part.stepId ? { ...step, use } : step));
-  const alike = eyePairs(taken).some(
+  const own = next.find(({ id }) => id === part.stepId);
+  const taken = next.map((step) => (step === own ? { ...step, use } : step));
+  const alike = pairsMeantApart(taken).some(
     (pair) =>
       [pair.lighter.id, pair.deeper.id].includes(part.stepId) &&
       apartThen.has(pairId(pair)) &&
       comeOutAlike(pair),
   );
-  if (!alike) return change;
-  return { ...rest, ...asWorn(change) };
+  return own && alike ? { ...rest, ...asWorn(change, own) } : change;
 }
 
-const nearestIsAlike = ({ after }: RefitChange): string =>
-  msg`The nearest, ${after.words}, would come out as another colour of the eye does.`;
+const nearestIsAlike = ({ after }: RefitChange, { role }: Step): string =>
+  role === 'lip'
+    ? msg`The nearest, ${after.words}, would come out as the other lip does.`
+    : msg`The nearest, ${after.words}, would come out as another colour of the eye does.`;
 /** What a change becomes where the step stays as it was worn. */
 const asWorn = (
   change: RefitChange,
+  step: Step,
 ): Pick<RefitChange, 'kind' | 'why' | 'difference' | 'after' | 'part'> => ({
   kind: 'keep',
-  why: nearestIsAlike(change),
+  why: nearestIsAlike(change, step),
   difference: '',
   after: change.before,
   part: null,
@@ -89,19 +97,22 @@ type Choice = Pick<Proposal, 'use' | 'lab' | 'cost' | 'costs' | 'deltaE'>;
 
 /** What a step may be done with: what it has come to, and where it is free to be another the next best. */
 function choicesOf(step: Step, isFree: boolean, context: FitContext): readonly Choice[] {
-  if (step.role !== 'eye' || step.use.length === 0) return [];
-  const own: Choice = { use: step.use, lab: colourOfUse(step.use), cost: 0, costs: [], deltaE: null };
+  if (!isToldApart(step) || step.use.length === 0) return [];
+  const proposals = isFree ? proposeProducts(step, context) : [];
+  const own: Choice = {
+    use: step.use,
+    lab: colourOfUse(step.use),
+    cost: proposals[0]?.cost ?? 0,
+    costs: [],
+    deltaE: null,
+  };
   const has = namesOf(step);
-  return isFree
-    ? [
-        own,
-        ...proposeProducts(step, context).filter(
-          (p) => namesOf(p) !== has && p.use.every(({ unitId }) => unitId !== null),
-        ),
-      ]
-    : [own];
+  return [
+    own,
+    ...proposals.filter((p) => namesOf(p) !== has && p.use.every(({ unitId }) => unitId !== null)),
+  ];
 }
 
 const namesOf = ({ use }: Pick<Proposal, 'use'>): string => use.map(({ product }) => product.id).join();
 
-const pairId = ({ lighter, deeper }: EyePair<Step>): string => `${lighter.id} ${deeper.id}`;
+const pairId = ({ lighter, deeper }: ApartPair<Step>): string => `${lighter.id} ${deeper.id}`;
