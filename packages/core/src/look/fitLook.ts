@@ -144,7 +144,8 @@ export function fitLook(
     proposals: { ...proposals, ...apart.proposals },
     gaps,
     adaptations,
-    notes: [...notes, ...exact.adaptations.map((a) => adaptationInWords(a, undefined))],
+    // Two liners for two lips are said once.
+    notes: [...new Set([...notes, ...exact.adaptations.map((a) => adaptationInWords(a, undefined))])],
   };
 }
 

@@ -26,5 +26,17 @@ function blockedBecause(productId: string, step: Step, context: FitContext): str
   if (!product) return msg`It is no longer in the kit`;
   const usedAs = { ...step, wants: { ...step.wants, kinds: [product.kind] } };
   const reason = excludedBecause(product, usedAs, context);
-  return reason ? `${product.line} ${product.shade}: ${reason}` : null;
+  if (reason) return `${product.line} ${product.shade}: ${reason}`;
+  return goneOf(step, context).includes(productId)
+    ? msg`${product.line} ${product.shade} is in no case any more`
+    : null;
 }
+
+/**
+ * Products of a step that came out of a case when they were used and lie in none now; what never did is
+ * somebody's own, or was to be bought.
+ */
+export const goneOf = ({ use }: Pick<Step, 'use'>, { kit }: FitContext): readonly string[] =>
+  use.flatMap(({ product, unitId }) =>
+    unitId !== null && !kit.units.some((unit) => unit.productId === product.id) ? [product.id] : [],
+  );

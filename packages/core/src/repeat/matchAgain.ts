@@ -1,4 +1,4 @@
-import { deltaE2000, depthOf } from '../colour';
+import { deltaE2000, depthOf, type Lab } from '../colour';
 import { causeNamed } from '../faults';
 import {
   basesFace,
@@ -14,7 +14,7 @@ import {
 } from '../look';
 import { msg } from '../messages';
 import { skinTarget, wantedColour } from '../shade';
-import { barredOf, blockedOf } from './blocked';
+import { barredOf, blockedOf, goneOf } from './blocked';
 import { productChange, sideOf, type RefitChange } from './change';
 import { inKit, lacks, newlyLacking } from './lacking';
 import { goesTowards, towards } from './learned';
@@ -58,10 +58,13 @@ export function matched(plan: Step, worn: Chart, context: FitContext, then: FitC
     part: proposal ? { of: 'step', stepId: step.id, set: { use: [...proposal.use] } } : null,
   });
   const ranked = proposeProducts(step, context);
-  const best = ranked[0] ?? null;
+  // What is in no case any more is not replaced by what is in none either.
+  const isGone = goneOf(step, context).length > 0;
+  const isAtHand = ({ use }: Proposal): boolean => use.every(({ unitId }) => unitId !== null);
+  const best = (isGone ? ranked.find(isAtHand) : ranked[0]) ?? null;
   const blocked = blockedOf(step, context);
   const closer = (to: Proposal): string =>
-    off !== null && to.deltaE !== null
+    off !== null && to.deltaE !== null && off.toFixed(1) !== to.deltaE.toFixed(1)
       ? msg`${off.toFixed(1)} off becomes ${to.deltaE.toFixed(1)}`
       : msg`another product`;
   if (blocked && !best && barredOf(step, context))
@@ -110,8 +113,21 @@ export function matched(plan: Step, worn: Chart, context: FitContext, then: FitC
  * worn was chosen, perhaps on purpose: something nearer waits for a yes.
  */
 function hasMoved(step: Step, worn: Chart, { client, contrast }: FitContext): boolean {
-  const [was, is] = [worn.client, client].map((who) => wantedColour(step, who, contrast));
+  const { was, is } = askedThenAndNow(step, worn, { client, contrast });
   return !was || !is || deltaE2000(was, is) >= SAME_COLOUR;
+}
+
+/** What a step asked of the skin it was chosen for, and what it asks, perhaps otherwise, of the skin of now. */
+function askedThenAndNow(
+  step: Step,
+  worn: Chart,
+  { client, contrast }: Pick<FitContext, 'client' | 'contrast'>,
+): { readonly was: Lab | null; readonly is: Lab | null } {
+  const then = worn.steps.find(({ id }) => id === step.id) ?? step;
+  return {
+    was: wantedColour(then, worn.client, contrast),
+    is: wantedColour(step, client, contrast),
+  };
 }
 
 /** What becomes of a step, with what was chosen for it and cannot be had. */
@@ -136,7 +152,7 @@ const SAME_COLOUR = 0.5;
 
 /** What has moved since a step's colour was chosen: the skin, what is asked of it, or only the kit. */
 function whyCloser(step: Step, worn: Chart, { client, contrast }: FitContext): string {
-  const [was, is] = [worn.client, client].map((who) => wantedColour(step, who, contrast));
+  const { was, is } = askedThenAndNow(step, worn, { client, contrast });
   if (!was || !is || deltaE2000(was, is) < SAME_COLOUR) return msg`The kit now has something closer`;
   const [before, now] = [worn.client, client].map(({ skin }) => skinTarget(skin));
   const moved = before && now ? depthOf(now) - depthOf(before) : 0;

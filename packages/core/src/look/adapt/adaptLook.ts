@@ -114,11 +114,14 @@ function withAdded(
   let steps = [...look.steps];
   for (const adder of ADDERS) {
     if (refused.includes(adder.id)) continue;
+    // What is added together stays in its order.
+    const here = new Set<string>();
     adder.add(steps, to).forEach((added, n) => {
       const id = derivedId(look.id, `${adder.id} ${n}`);
+      here.add(id);
       adaptations.push({ id: adder.id, stepId: id, change: 'added', words: added.words, why: added.why });
       const rank = PHASES.indexOf(added.step.phase);
-      const after = steps.findIndex((s) => PHASES.indexOf(s.phase) >= rank);
+      const after = steps.findIndex((s) => PHASES.indexOf(s.phase) >= rank && !here.has(s.id));
       // A liner comes before the lip it holds; a spray comes last.
       const at = after < 0 || added.step.phase === 'finish' ? steps.length : after;
       steps = [...steps.slice(0, at), { ...added.step, id }, ...steps.slice(at)];
