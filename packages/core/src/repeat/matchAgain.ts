@@ -117,7 +117,7 @@ function hasMoved(step: Step, worn: Chart, { client, contrast }: FitContext): bo
   return !was || !is || deltaE2000(was, is) >= SAME_COLOUR;
 }
 
-/** What a step asked of the skin it was chosen for, and what it asks, perhaps otherwise, of the skin of now. */
+/** What a step asked of the skin it was chosen for, and what it asks, perhaps otherwise, of that of now. */
 function askedThenAndNow(
   step: Step,
   worn: Chart,
