@@ -11,6 +11,7 @@ import { productName, type Product, type ProductKind } from '../kit';
 import { msg, plural, term } from '../messages';
 import { withArticle } from '../withArticle';
 import type { ShadeAnswer, StepGap, StepMatch } from './answers';
+import { impossibleBecause } from './possibleColour';
 import type { ShadeAsk, ShadeRole } from './skinRole';
 
 /** Kinds that may be stirred together where no single does it. */
@@ -153,7 +154,7 @@ export function gapOf({
   const miss = nearest.misses[0]!;
   const name = nearest.parts.map((p) => productName(p.product)).join(msg` with `);
   const asks = target ? target : nearest.lab!;
-  const other: Lab | null = nearest.lab && target ? opposite(target, nearest.lab) : null;
+  const other = nearest.lab && target ? opposite(target, nearest.lab, ask.wants.kinds[0]!) : null;
   const mixable = other !== null && isMixable(ask);
   return {
     words: msg`Nothing in the kit does this: ${what} has no ${kind} in range. The nearest, ${name}, ${miss.words}.${more}`,
@@ -177,11 +178,15 @@ function some(kinds: readonly ProductKind[], finish: string): string {
   return withArticle(words);
 }
 
+/** What is further from the target than this is stirred into nothing: the target itself is bought. */
+const OPPOSITE_WITHIN_STEPS = 3;
+
 /**
- * The colour that half and half with another lands on the target, to first order; null where no surface
- * could.
+ * The colour that half and half with another lands on the target, to first order; null where nobody makes
+ * such a product, or would stir it in.
  */
-function opposite(target: Lab, lab: Lab): Lab | null {
+function opposite(target: Lab, lab: Lab, kind: ProductKind): Lab | null {
   const other: Lab = [2 * target[0] - lab[0], 2 * target[1] - lab[1], 2 * target[2] - lab[2]];
-  return other[0] > 5 && other[0] < 96 ? other : null;
+  if (other[0] <= 5 || other[0] >= 96 || impossibleBecause(kind, other) !== null) return null;
+  return Math.abs(depthOf(other) - depthOf(target)) > OPPOSITE_WITHIN_STEPS ? null : other;
 }

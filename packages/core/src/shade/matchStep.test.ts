@@ -53,6 +53,42 @@ test('whatever the kit and skin: what is proposed keeps its range, costs what it
   );
 });
 
+test('no answer is given twice, however many searches find it', () => {
+  let mixed = 0;
+  for (let depth = 4; depth <= 20; depth += 2)
+    for (const offs of [
+      [-1, 5],
+      [0.4, 4.5, 6],
+      [-2, 0.2, 5, 6],
+    ]) {
+      const skin = skinAt(depth);
+      const { answers } = matchStep(CONTOUR, contextFor(skin, kitRound(skin, offs)));
+      const names = answers.map(({ parts }) =>
+        parts.map(({ product: { id: of }, measures }) => `${measures} ${of}`).join(),
+      );
+      expect(new Set(names).size).toBe(names.length);
+      mixed += answers.filter(({ parts }) => parts.length > 1).length;
+    }
+  expect(mixed).toBeGreaterThan(20);
+});
+
+test('what to stir in is said where somebody makes it and would stir it in: within three steps of what is asked', () => {
+  for (const [by, said] of [
+    [-2.6, true],
+    [-3.4, false],
+    [5.6, false],
+  ] as const) {
+    const skin = skinAt(12);
+    const wanted = wantedColour(BASE, client(skin))!;
+    const { gap } = matchStep(BASE, contextFor(skin, [product(1, 'base', shiftDepth(wanted, by))]));
+    expect([by, gap!.mixNeeds !== null]).toEqual([by, said]);
+  }
+  // Of no surface: a base that is as yellow as nothing is.
+  const skin = skinAt(12);
+  const rosy: Lab = [wantedColour(BASE, client(skin))![0], 45, -20];
+  expect(matchStep(BASE, contextFor(skin, [product(1, 'base', rosy)])).gap!.mixNeeds).toBeNull();
+});
+
 test('the order in which a kit lies in the case does not matter', () => {
   fc.assert(
     fc.property(anyDepth, anyKit, fc.infiniteStream(fc.nat()), (depth, offs, noise) => {
@@ -91,7 +127,7 @@ test('what is in no case comes after all that is, and the gap names it', () => {
 
 test('a gap out of range says how far, what stirred in would do it, and what to buy, free of what she must not meet', () => {
   const skin = skinAt(14);
-  const far = product(1, 'contour', shiftDepth(skin, -2), { finish: 'matte' });
+  const far = product(1, 'contour', shiftDepth(skin, -0.4), { finish: 'matte' });
   const context = { ...contextFor(skin, [far]), client: { ...client(skin), sensitivities: ['lanolin'] } };
   const { gap, answers } = matchStep(CONTOUR, context);
   expect(answers).toEqual([]);

@@ -314,11 +314,16 @@ function mixesOf(
   const owned = [...usable, ...adjusters].filter(isColoured).filter((p) => unitToTake(p, context) !== null);
   if (owned.length < 2) return [];
   if (!BY_DEPTH.includes(judge.role)) return pairsOf(owned, target, judge);
-  return FILM_STEPS.flatMap((steps) => pairsOf(owned, shiftDepth(target, steps), judge)).map((answer) => ({
+  const all = FILM_STEPS.flatMap((steps) => pairsOf(owned, shiftDepth(target, steps), judge));
+  // The searches meet: a mix found by both is one.
+  const each = new Map(all.map((answer) => [sameMix(answer), answer]));
+  return [...each.values()].map((answer) => ({
     ...answer,
     deltaE: answer.lab ? deltaE2000(target, answer.lab) : null,
   }));
 }
+const sameMix = ({ parts }: ShadeAnswer): string =>
+  parts.map(({ product, measures }) => `${product.id} ${measures}`).join();
 
 /** What may be stirred into a base: white, yellow, blue, red. */
 function adjustersOf(ask: ShadeAsk, context: ShadeContext): Product[] {
