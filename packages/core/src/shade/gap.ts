@@ -179,7 +179,7 @@ function some(kinds: readonly ProductKind[], finish: string): string {
 }
 
 /** What is further from the target than this is stirred into nothing: the target itself is bought. */
-const OPPOSITE_WITHIN_STEPS = 3;
+const OPPOSITE_WITHIN_STEPS = 4;
 
 /**
  * The colour that half and half with another lands on the target, to first order; null where nobody makes
