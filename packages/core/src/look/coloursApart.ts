@@ -112,7 +112,7 @@ const missesFinish = ({ costs }: Choice): boolean => costs.some(({ part }) => pa
  * for the least further cost: indices by step. What cannot be kept apart stays as it was. Pair by pair until
  * nothing gets better, so that it ends also for many steps.
  */
-export function chosenApart<T extends Asked & { readonly id: string }>(
+export function chosenApart<T extends Asked>(
   steps: readonly T[],
   choices: (step: T) => readonly Choice[],
 ): ReadonlyMap<string, number> {

@@ -1,7 +1,7 @@
 import { fitLook, type Chart, type Look, type LookStep } from '../look';
 import { client, KIT, LOOK, OCCASION, product, SKIN, STAMP, kitOf } from '../look/look.testing';
 import { shiftDepth } from '../colour';
-import type { Kit } from '../kit';
+import { snapshotOf, type Kit } from '../kit';
 import { productChange } from './change';
 import { refitChart } from '.';
 
@@ -111,4 +111,40 @@ test('what is asked deeper on a deeper skin is asked of the skin, and not waited
     why: expect.stringMatching(/steps deeper than when/),
   });
   expect(of('Evening lip').onlyIfAsked).toBeFalsy();
+});
+
+test('powder in the stead of a cream comes with a brush, and that is said; what was worn so on purpose stays', () => {
+  const cheek = (texture: 'cream' | 'pressed', n: number) =>
+    product(n, 'blush', [60, 26, 14], { texture, line: texture });
+  const flush: LookStep = {
+    ...LOOK.steps[0]!,
+    id: `${LOOK.steps[0]!.id.slice(0, -4)}0810`,
+    phase: 'sculpt',
+    role: 'blush',
+    title: 'Flush',
+    shade: { lab: [60, 26, 14] },
+    wants: { kinds: ['blush'], textures: ['cream'] },
+    placements: [{ guide: 'blushFull', side: 'both' }],
+    tool: 'finger',
+    technique: 'press',
+  };
+  const both = kitOf(...kit.products, cheek('cream', 81), cheek('pressed', 82));
+  const chart = fitLook({ ...LOOK, steps: [...LOOK.steps, flush] }, client(), both, OCCASION, STAMP).chart;
+  expect(titled(chart, 'Flush').use[0]!.product.line).toBe('cream');
+  const { chart: next, of } = again(lost(both, idOf(chart, 'Flush')), chart);
+  expect([titled(next, 'Flush').tool, titled(next, 'Flush').technique]).toEqual(['loose brush', 'sweep']);
+  expect(of('Flush').difference).toMatch(/; with a loose brush$/);
+  const pressed = cheek('pressed', 83);
+  const others = kitOf(...both.products, pressed);
+  const onPurpose: Chart = {
+    ...chart,
+    steps: chart.steps.map((step) =>
+      step.title === 'Flush'
+        ? { ...step, use: step.use.map((u) => ({ ...u, product: snapshotOf(pressed), unitId: STAMP.id })) }
+        : step,
+    ),
+  };
+  const gone = again(lost(others, pressed.id, idOf(chart, 'Flush')), onPurpose);
+  expect(titled(gone.chart, 'Flush').use[0]!.product.line).toBe('pressed');
+  expect(titled(gone.chart, 'Flush').tool).toBe('finger');
 });

@@ -7,13 +7,15 @@ import {
   EXACT_BY_POWDER,
   productsInWords,
   proposeProducts,
+  toolInstead,
   type Chart,
   type FitContext,
   type Proposal,
   type Step,
 } from '../look';
-import { msg } from '../messages';
+import { msg, term } from '../messages';
 import { skinTarget, wantedColour } from '../shade';
+import { withArticle } from '../withArticle';
 import { barredOf, blockedOf, goneOf } from './blocked';
 import { productChange, sideOf, type RefitChange } from './change';
 import { inKit, lacks, newlyLacking } from './lacking';
@@ -50,12 +52,12 @@ export function matched(plan: Step, worn: Chart, context: FitContext, then: FitC
     title: step.title,
     kind,
     why,
-    difference,
+    difference: [difference, proposal && withTool(laidWith(step, proposal))].filter(Boolean).join('; '),
     before: sideOf(step, off),
     after: proposal
       ? { words: productsInWords(proposal.use), lab: proposal.lab, deltaE: proposal.deltaE }
       : sideOf(step, off),
-    part: proposal ? { of: 'step', stepId: step.id, set: { use: [...proposal.use] } } : null,
+    part: proposal ? { of: 'step', stepId: step.id, set: laidWith(step, proposal) } : null,
   });
   const ranked = proposeProducts(step, context);
   // What is in no case any more is not replaced by what is in none either.
@@ -116,6 +118,16 @@ function hasMoved(step: Step, worn: Chart, { client, contrast }: FitContext): bo
   const { was, is } = askedThenAndNow(step, worn, { client, contrast });
   return !was || !is || deltaE2000(was, is) >= SAME_COLOUR;
 }
+
+/** What of a step changes with its product: its tool too, where it suited what was and does not what comes. */
+function laidWith(step: Step, { use }: Proposal): Partial<Step> {
+  const next = { use: [...use] };
+  const instead = toolInstead(step) === null ? toolInstead({ ...step, ...next }) : null;
+  return instead ? { ...next, tool: instead.tool, technique: instead.technique } : next;
+}
+
+const withTool = ({ tool }: Partial<Step>): string | null =>
+  tool === undefined ? null : msg`with ${withArticle(term(tool))}`;
 
 /** What a step asked of the skin it was chosen for, and what it asks, perhaps otherwise, of that of now. */
 function askedThenAndNow(
