@@ -119,7 +119,7 @@ function hasMoved(step: Step, worn: Chart, { client, contrast }: FitContext): bo
   return !was || !is || deltaE2000(was, is) >= SAME_COLOUR;
 }
 
-/** What of a step changes with its product: its tool too, where it suited what was and does not what comes. */
+/** What of a step changes with its product: its tool too, where it suited what was and not what comes. */
 function laidWith(step: Step, { use }: Proposal): Partial<Step> {
   const next = { use: [...use] };
   const instead = toolInstead(step) === null ? toolInstead({ ...step, ...next }) : null;
