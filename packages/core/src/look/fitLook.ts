@@ -1,17 +1,17 @@
 import { checkLimits, withinLimits } from '../face';
 import { isPowder, productName, type Kit } from '../kit';
 import { listed } from '../listed';
-import { msg, term } from '../messages';
+import { msg } from '../messages';
 import { setAside, type StepGap } from '../shade';
-import { withArticle } from '../withArticle';
 import { adaptationInWords, adaptLook } from './adapt';
+import { boundStep } from './boundStep';
 import type { Adaptation, Chart, ClientSnapshot, Look, LookStep, Occasion, Step } from './document';
 import { CHART_FORMAT } from './document';
 import { madeExactByPowder } from './exactByPowder';
 import { chosenApart, comeOutAlike, pairsMeantApart } from './coloursApart';
 import { inOrder } from './phaseOrder';
-import { TOOL_FOR_TEXTURE, toolInstead, type ToolInstead } from './toolInstead';
-import { atHand, matchAndPropose, productsInWords, type FitContext, type Proposal } from './propose';
+import { TOOL_FOR_TEXTURE } from './toolInstead';
+import { atHand, productsInWords, type FitContext, type Proposal } from './propose';
 
 /** Who makes a version, when and why; ids are made outside. */
 export type Stamp = {
@@ -92,23 +92,14 @@ export function fitLook(
       proposals[plan.id] = [];
       return { ...placed, use: [] };
     }
-    const bound = boundTo(placed, context);
-    const instead = options.refused?.includes(TOOL_FOR_TEXTURE) ? null : toolInstead(bound.step);
-    const { step, ranked, gap } = instead ? workedWith(bound, instead, context) : bound;
+    const { step, ranked, gap, tool } = boundStep(
+      placed,
+      context,
+      !options.refused?.includes(TOOL_FOR_TEXTURE),
+    );
     proposals[plan.id] = ranked;
     if (gap) gaps[plan.id] = gap;
-    if (instead && step.tool === instead.tool) {
-      const { tool, technique } = instead;
-      tools.push({
-        id: TOOL_FOR_TEXTURE,
-        stepId: plan.id,
-        change: 'changed',
-        words: msg`${plan.title} with ${withArticle(term(tool))}`.slice(0, 200),
-        why: instead.why,
-        was: { tool: placed.tool, technique: placed.technique },
-        now: { tool, technique },
-      });
-    }
+    if (tool) tools.push(tool);
     return step;
   });
   notes.push(...tools.map((a) => adaptationInWords(a, undefined)));
@@ -147,26 +138,6 @@ export function fitLook(
     // Two liners for two lips are said once.
     notes: [...new Set([...notes, ...exact.adaptations.map((a) => adaptationInWords(a, undefined))])],
   };
-}
-
-type Bound = { readonly step: Step; readonly ranked: readonly Proposal[]; readonly gap: StepGap | null };
-
-/** A step bound to the kit's best for it; to nothing where the kit has none. */
-function boundTo(plan: LookStep, context: FitContext): Bound {
-  const { match, proposals } = matchAndPropose(plan, context);
-  return {
-    step: { ...plan, use: [...(match.gap ? [] : (proposals[0]?.use ?? []))] },
-    ranked: proposals,
-    gap: match.gap,
-  };
-}
-
-/** The same with another tool, which keeps another share; as it was where another product comes of it. */
-function workedWith(bound: Bound, { tool, technique }: ToolInstead, context: FitContext): Bound {
-  const { use, ...plan } = bound.step;
-  const again = boundTo({ ...plan, tool, technique }, context);
-  const idsOf = (of: Step['use']): string => of.map(({ product }) => product.id).join();
-  return idsOf(again.step.use) === idsOf(use) ? again : bound;
 }
 
 /**

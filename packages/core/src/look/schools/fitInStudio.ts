@@ -1,9 +1,12 @@
 import type { Kit } from '../../kit';
 import { msg } from '../../messages';
 import type { StepGap } from '../../shade';
-import type { ClientSnapshot, Look, Occasion } from '../document';
+import { adaptationInWords } from '../adapt';
+import { boundStep } from '../boundStep';
+import type { Adaptation, ClientSnapshot, Look, Occasion } from '../document';
 import { fitLook, gapInWords, type FitOptions, type FittedLook, type Stamp } from '../fitLook';
-import { matchAndPropose, type FitContext } from '../propose';
+import type { FitContext } from '../propose';
+import { TOOL_FOR_TEXTURE } from '../toolInstead';
 import { inSchoolsOf } from './withSchool';
 import type { SchoolAnswers } from './questions';
 
@@ -35,21 +38,29 @@ export function fitInStudio(
   const proposals = { ...fitted.proposals };
   const gaps: Record<string, StepGap> = { ...fitted.gaps };
   const told: string[] = [];
+  const tools: Adaptation[] = [];
   const steps = chart.steps.map((step) => {
     const was = before.get(step.id);
     if (!was || was.use.length === 0 || (step.use.length > 0 && step.shade === was.shade)) return step;
-    const { match, proposals: ranked } = matchAndPropose(step, context);
-    proposals[step.id] = ranked;
+    const { use: _use, ...plan } = step;
+    const bound = boundStep(plan, context, !options.refused?.includes(TOOL_FOR_TEXTURE));
+    proposals[step.id] = bound.ranked;
     delete gaps[step.id];
-    if (match.gap) {
-      gaps[step.id] = match.gap;
-      told.push(gapInWords(match.gap));
+    if (bound.gap) {
+      gaps[step.id] = bound.gap;
+      told.push(gapInWords(bound.gap));
     }
-    return { ...step, use: [...(match.gap ? [] : (ranked[0]?.use ?? []))] };
+    if (bound.tool) {
+      tools.push(bound.tool);
+      told.push(adaptationInWords(bound.tool, undefined));
+    }
+    return bound.step;
   });
+  const adaptations = [...fitted.adaptations, ...tools];
   return {
     ...fitted,
-    chart: { ...chart, steps },
+    chart: { ...chart, steps, ...(adaptations.length > 0 ? { adaptations } : {}) },
+    adaptations,
     proposals,
     gaps,
     notes: [...fitted.notes, ...says.map((words) => msg`The studio’s way: ${words}`), ...told],

@@ -8,6 +8,7 @@ import {
   phaseOrder,
   SCHOOLS,
   schoolsInWords,
+  TOOL_FOR_TEXTURE,
   withSchool,
   newStep,
   type Chart,
@@ -297,6 +298,35 @@ test('a studio of bold contrast is given the product for the bolder shade, not t
   expect([contourOf(soft).shade, contourOf(bold).shade]).toEqual(['S71', 'S70']);
   const step = bold.chart.steps.find((s) => s.title === 'Contour')!;
   expect(step.use).toEqual(bold.proposals[step.id]![0]!.use);
+});
+
+test('a studio of powder alone lays it with what lays powder, and says so', () => {
+  const at = wantedColour(
+    LOOK.steps.find((s) => s.title === 'Contour')!,
+    client(),
+  )!;
+  const kit = kitOf(
+    ...KIT.products.filter((p) => p.kind !== 'contour'),
+    product(72, 'contour', at, { finish: 'matte', texture: 'cream' }),
+    product(73, 'contour', at, { finish: 'matte', texture: 'pressed' }),
+  );
+  const fitted = fitInStudio(LOOK, client(), kit, OCCASION, STAMP, { contourTexture: 'powder only' });
+  const contours = fitted.chart.steps.filter((s) => s.role === 'contour' && s.use.length > 0);
+  expect(contours.length).toBeGreaterThan(0);
+  for (const { id: of, use, tool } of contours) {
+    expect([use[0]!.product.shade, tool]).toEqual(['S73', 'loose brush']);
+    expect(fitted.chart.adaptations).toContainEqual(
+      expect.objectContaining({
+        id: TOOL_FOR_TEXTURE,
+        stepId: of,
+        was: { tool: 'damp sponge', technique: 'press' },
+      }),
+    );
+  }
+  expect(fitted.adaptations).toEqual(fitted.chart.adaptations);
+  expect(fitted.notes).toContain(
+    'Contour with a loose brush: pressed powder: a damp sponge makes a stain of it.',
+  );
 });
 
 test('a school is said in one line, what is left open is not', () => {
