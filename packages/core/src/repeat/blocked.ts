@@ -18,13 +18,13 @@ export function barredOf(step: Step, { client }: FitContext): string | null {
 }
 
 /**
- * Why a product cannot be used again. What it was used for is not asked: it was done with that, on purpose or
- * in a mix.
+ * Why a product cannot be used again. What it was used for, and with what, is not asked: it was done with
+ * that, on purpose, in a mix, or thinned to be sprayed.
  */
 function blockedBecause(productId: string, step: Step, context: FitContext): string | null {
   const product = context.kit.products.find((p) => p.id === productId);
   if (!product) return msg`It is no longer in the kit`;
-  const usedAs = { ...step, wants: { ...step.wants, kinds: [product.kind] } };
+  const usedAs: Step = { ...step, wants: { ...step.wants, kinds: [product.kind] }, tool: 'none' };
   const reason = excludedBecause(product, usedAs, context);
   if (reason) return `${product.line} ${product.shade}: ${reason}`;
   return goneOf(step, context).includes(productId)

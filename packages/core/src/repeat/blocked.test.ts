@@ -148,3 +148,17 @@ test('powder in the stead of a cream comes with a brush, and that is said; what 
   expect(titled(gone.chart, 'Flush').use[0]!.product.line).toBe('pressed');
   expect(titled(gone.chart, 'Flush').tool).toBe('finger');
 });
+
+test('a cream that was thinned and sprayed is sprayed again', () => {
+  const creams = kitOf(
+    ...kit.products.map((p) => (p.kind === 'base' ? { ...p, texture: 'cream' as const } : p)),
+  );
+  const laid = fitLook(LOOK, client(), creams, OCCASION, STAMP).chart;
+  const sprayed: Chart = {
+    ...laid,
+    steps: laid.steps.map((step) => (step.role === 'base' ? { ...step, tool: 'airbrush' } : step)),
+  };
+  const { of } = again(creams, sprayed);
+  expect(of('Base').kind).toBe('keep');
+  expect(of('Base').why).not.toMatch(/airbrush/);
+});
