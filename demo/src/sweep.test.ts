@@ -42,7 +42,7 @@ const FACE = inferLandmarks({});
 /**
  * What a fit may raise where its kit has gaps: the gap itself, and what no other product of the kit could do.
  */
-const GAPS: readonly string[] = ['no-product', 'mascara-for-tears', 'eye-colours-alike'];
+const GAPS: readonly string[] = ['no-product', 'mascara-for-tears', 'eye-colours-alike', 'lips-alike'];
 
 describe.each([
   ['demo', KITS.demo],

@@ -253,8 +253,8 @@ export const KIT_CASES: readonly Case[] = [
           },
           asIs,
         ),
-        // They own one shadow for some skins: that both steps take it is told by the fit.
-        also: kit === 'tiny' || kit === 'unowned gaps' ? ['eye-colours-alike'] : [],
+        // They own one shadow, or lip, for some skins: that both steps take it is told by the fit.
+        also: kit === 'tiny' || kit === 'unowned gaps' ? ['eye-colours-alike', 'lips-alike'] : [],
       }))
       .map((one) =>
         // What the messy kit has no other mascara for is rightly told.
