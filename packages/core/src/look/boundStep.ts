@@ -21,7 +21,7 @@ export type BoundStep = {
  */
 export function boundStep(plan: LookStep, context: FitContext, mayChangeTool = true): BoundStep {
   const bound = boundTo(plan, context);
-  const instead = mayChangeTool ? toolInstead(bound.step) : null;
+  const instead = mayChangeTool ? toolInstead(bound.step, context.client) : null;
   return (instead && workedWith(plan, bound, instead, context)) ?? bound;
 }
 

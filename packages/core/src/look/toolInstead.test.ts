@@ -19,8 +19,9 @@ const worked = (
     use: [{ unitId: null, product: snapshotOf({ ...laid, measure }), parts: 1, measure }],
   };
 };
+const ANYBODY = { sensitivities: [] };
 const instead = (...asked: Parameters<typeof worked>): string | undefined => {
-  const found = toolInstead(worked(...asked));
+  const found = toolInstead(worked(...asked), ANYBODY);
   return found ? `${found.tool}, ${found.technique}` : undefined;
 };
 const ROLES: readonly Role[] = [
@@ -84,11 +85,14 @@ test('what is taken instead suits, for every role, tool, texture and technique',
       for (const texture of TEXTURES)
         for (const technique of TECHNIQUES) {
           const step = worked(role, tool, texture, { technique });
-          const other = toolInstead(step);
+          const other = toolInstead(step, ANYBODY);
           if (!other) continue;
           found += 1;
           expect(other.tool).not.toBe(tool);
-          expect(toolInstead({ ...step, ...other })).toBeNull();
+          expect(toolInstead({ ...step, ...other }, ANYBODY)).toBeNull();
+          const sparing = toolInstead(step, { sensitivities: ['latex'] })!;
+          expect(['puff', 'damp sponge']).not.toContain(sparing.tool);
+          expect(toolInstead({ ...step, ...sparing }, { sensitivities: ['latex'] })).toBeNull();
         }
   expect(found).toBeGreaterThan(100);
 });
@@ -100,9 +104,9 @@ test('of a mix what most of it is decides; without a product there is nothing to
     ...cream,
     use: [{ ...cream.use[0]!, parts: creams }, powder.use[0]!],
   });
-  expect(toolInstead(mixed(2))).toBeNull();
-  expect(toolInstead(mixed(0.5))?.tool).toBe('loose brush');
-  expect(toolInstead({ ...cream, use: [] })).toBeNull();
+  expect(toolInstead(mixed(2), ANYBODY)).toBeNull();
+  expect(toolInstead(mixed(0.5), ANYBODY)?.tool).toBe('loose brush');
+  expect(toolInstead({ ...cream, use: [] }, ANYBODY)).toBeNull();
 });
 
 describe('a fit', () => {

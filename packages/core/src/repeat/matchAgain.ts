@@ -52,12 +52,14 @@ export function matched(plan: Step, worn: Chart, context: FitContext, then: FitC
     title: step.title,
     kind,
     why,
-    difference: [difference, proposal && withTool(laidWith(step, proposal))].filter(Boolean).join('; '),
+    difference: [difference, proposal && withTool(laidWith(step, proposal, context))]
+      .filter(Boolean)
+      .join('; '),
     before: sideOf(step, off),
     after: proposal
       ? { words: productsInWords(proposal.use), lab: proposal.lab, deltaE: proposal.deltaE }
       : sideOf(step, off),
-    part: proposal ? { of: 'step', stepId: step.id, set: laidWith(step, proposal) } : null,
+    part: proposal ? { of: 'step', stepId: step.id, set: laidWith(step, proposal, context) } : null,
   });
   const ranked = proposeProducts(step, context);
   // What is in no case any more is not replaced by what is in none either.
@@ -120,9 +122,10 @@ function hasMoved(step: Step, worn: Chart, { client, contrast }: FitContext): bo
 }
 
 /** What of a step changes with its product: its tool too, where it suited what was and not what comes. */
-function laidWith(step: Step, { use }: Proposal): Partial<Step> {
+function laidWith(step: Step, { use }: Proposal, { client }: FitContext): Partial<Step> {
   const next = { use: [...use] };
-  const instead = toolInstead(step) === null ? toolInstead({ ...step, ...next }) : null;
+  const suited = toolInstead(step, client) === null;
+  const instead = suited ? toolInstead({ ...step, ...next }, client) : null;
   return instead ? { ...next, tool: instead.tool, technique: instead.technique } : next;
 }
 

@@ -116,7 +116,7 @@ export const RECIPE_RULES: readonly Rule[] = messagesIn(
                 on.another(s),
               ),
             ];
-          const instead = toolInstead(s);
+          const instead = toolInstead(s, on.chart.client);
           if (!instead) return [];
           const { tool, technique, why } = instead;
           return [
