@@ -1,3 +1,4 @@
+import type { Tool } from '@toile/core';
 import { broken, sound, type Case } from './case';
 import { all, asIs, onChart, stepOf, withClient, withFeatures, withProduct, withStep } from './ground';
 
@@ -6,12 +7,14 @@ const noted = (...sensitivities: readonly string[]) =>
   withClient(() => ({ sensitivities: [...sensitivities] }));
 const contains = (which: string, ...ingredients: readonly string[]) =>
   withProduct(which, () => ({ ingredients: [...ingredients] }));
+/** Brushes in the stead of what is often latex. */
+const NOT_OF_LATEX: Partial<Record<Tool, Tool>> = { 'damp sponge': 'dense brush', puff: 'loose brush' };
 /** What stands for a list nobody doubts, so that only the case speaks. */
 const plainLists = onChart((chart) => ({
   ...chart,
   steps: chart.steps.map((s) => ({
     ...s,
-    tool: s.tool === 'damp sponge' || s.tool === 'puff' ? ('finger' as const) : s.tool,
+    tool: NOT_OF_LATEX[s.tool] ?? s.tool,
     use: s.use.map((u) => ({ ...u, product: { ...u.product, ingredients: ['glycerin', 'iron oxides'] } })),
   })),
 }));
