@@ -232,6 +232,7 @@ export const DIRECTION: readonly Case[] = [
     { skin: 'walnut', look: HARBOUR },
     shaded('Socket and outer third', -3),
     ['lid-off'],
+    ['eye-colours-alike'],
   ),
   broken(
     'direction',

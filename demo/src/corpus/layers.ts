@@ -329,7 +329,30 @@ export const LAYERS: readonly Case[] = [
     { skin: 'cedar', look: HARBOUR },
     withStep('Contour the cheek', () => ({ tool: 'airbrush', technique: 'spray', flow: 'fully open' })),
     ['airbrush-contour-flow'],
+    ['tool-off-product'],
   ),
+  ...(['milk', 'amber', 'jet'] as const).flatMap((skin) => [
+    broken(
+      'layers',
+      `powder blush pressed on with a finger on ${skin} skin is a stain`,
+      { skin, look: HARBOUR },
+      all(
+        withProduct('blush', () => ({ texture: 'pressed', family: 'powder' })),
+        withStep('blush', () => ({ tool: 'finger', technique: 'press' })),
+      ),
+      ['tool-off-product'],
+      ['cream-over-powder', 'family-conflict'],
+    ),
+    sound(
+      'layers',
+      `cream blush pressed on with a finger on ${skin} skin`,
+      { skin, look: HARBOUR },
+      all(
+        withProduct('blush', () => ({ texture: 'cream', family: 'wax' })),
+        withStep('blush', () => ({ tool: 'finger', technique: 'press' })),
+      ),
+    ),
+  ]),
   broken(
     'layers',
     'nine layers on one place',
