@@ -108,9 +108,9 @@ type Choice = Pick<Proposal, 'use' | 'cost' | 'costs'>;
 const missesFinish = ({ costs }: Choice): boolean => costs.some(({ part }) => part === 'finish');
 
 /**
- * Of what each step may take, best first, the ones that keep colours apart as their look means them
- * for the least further cost: indices by step. What cannot be kept apart stays as it was. Pair by pair until
- * nothing gets better, so that it ends also for many steps.
+ * Of what each step may take, best first, the ones that keep colours apart as their look means them for the
+ * least further cost: indices by step. What cannot be kept apart stays as it was. Pair by pair until nothing
+ * gets better, so that it ends also for many steps.
  */
 export function chosenApart<T extends Asked>(
   steps: readonly T[],

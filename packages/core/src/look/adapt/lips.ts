@@ -35,7 +35,7 @@ export const LIP_ADAPTERS: readonly Adapter[] = [
       const L = lightnessAtDepth(depth);
       return {
         words: msg`${step.title} deeper than the look has it`,
-        why: msg`on this skin the other lip is as deep`,
+        why: msg`on this skin the other lip is as deep, or nearly`,
         // What gets darker holds less colour.
         set: { shade: { lab: [...labOfHue(L, chromaOf(wanted) * Math.sqrt(L / wanted[0]), hueOf(wanted))] } },
       };
