@@ -126,8 +126,8 @@ test('what is needed is at least what the charts take and a fifth more, by anoth
 describe('what is not there', () => {
   const { plan, charts } = partyOf(newest.slice(0, 3));
   const emptied: Kit = { ...kit, units: kit.units.map((unit) => ({ ...unit, remainingMg: 0 })) };
-  const shortOn = (date: string, today: string, more: { lastShop?: string | null } = {}) =>
-    packParty({ date }, plan, charts, emptied, { today, ...more }).short;
+  const shortOn = (date: string, today: string, more: Partial<PartyPlan> = {}) =>
+    packParty({ date }, { ...plan, ...more }, charts, emptied, { today }).short;
 
   test('is bought by a day that leaves time to check its shade, and before the last shop', () => {
     const usual = shortOn(DATE, TODAY);
@@ -136,9 +136,10 @@ describe('what is not there', () => {
       expect(one.buyBy < addDays(DATE, -6)).toBe(true);
       expect(one.tooLate).toBe(false);
     }
-    for (const one of shortOn(DATE, TODAY, { lastShop: '2031-05-20' })) expect(one.buyBy).toBe('2031-05-20');
-    for (const one of shortOn(DATE, TODAY, { lastShop: '2031-06-13' }))
-      expect(one.buyBy).toBe(usual[0]!.buyBy);
+    for (const one of shortOn(DATE, TODAY, { noShop: true, lastShop: '2031-05-20' }))
+      expect(one.buyBy).toBe('2031-05-20');
+    for (const more of [{ noShop: true, lastShop: '2031-06-13' }, { lastShop: '2031-05-20' }])
+      for (const one of shortOn(DATE, TODAY, more)) expect(one.buyBy).toBe(usual[0]!.buyBy);
   });
 
   test('on the last day it can still be bought it is not too late, the day after it is', () => {
@@ -248,7 +249,7 @@ test('two at work in two places, or at one time, each have their own where there
 test('soft tools are one a face and a tenth more; brushes in cream too; what is used once is more where there is no shop', () => {
   const list = (n: number, shop: boolean) => {
     const { plan, charts } = partyOf(Array.from({ length: n }, () => newest[0]!));
-    return packParty({ date: DATE }, plan, charts, kit, { ...options, shop });
+    return packParty({ date: DATE }, { ...plan, noShop: !shop }, charts, kit, options);
   };
   const count = (n: number, key: string, shop = true): number => {
     const { tools, disposables } = list(n, shop);

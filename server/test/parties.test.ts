@@ -6,6 +6,7 @@ import {
   type PartyInput,
   type PartySummary,
   type Problem,
+  type TodayAnswer,
 } from '@toile/contract';
 import type { Agent, Response } from 'supertest';
 import { testServer, type TestServer } from './testServer';
@@ -98,4 +99,25 @@ test('another studio neither sees nor changes it', async () => {
     name: 'Brack wedding',
     revision: 1,
   });
+});
+
+test('Today says to buy on the last day with a shop, as long as nothing can be bought there', async () => {
+  const [id, name] = [newId(), 'Skerry wedding'];
+  const input = inputWith({
+    id,
+    name,
+    date: '2031-06-20',
+    plan: { ...planWith(['Ada']), noShop: true, lastShop: '2031-05-14' },
+  });
+  await create(input);
+  const told = async (): Promise<string[]> =>
+    ((await owner.get('/api/today').expect(200)).body as TodayAnswer).due
+      .filter((one) => one.partyId === id)
+      .map(({ words }) => words);
+  expect(await told()).toEqual([`${name}: buy what is short`]);
+  const bought: PartyPlan = { ...input.plan!, runUp: ['buy'] };
+  expect((await update(id, 1, { ...input, plan: bought })).status).toBe(200);
+  expect(await told()).toEqual([]);
+  expect((await update(id, 2, { ...input, plan: { ...input.plan, noShop: false } })).status).toBe(200);
+  expect(await told()).toEqual([]);
 });

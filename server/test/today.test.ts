@@ -204,7 +204,7 @@ describe('the run-up', () => {
 
 test('a party’s own run-up: packing and call sheets when it is time, late when it was not done, gone when it was', () => {
   const due = (date: string, runUp: readonly RunUpKind[] = []) =>
-    partyRunUpDue([{ id: 'p', name: 'Mill wedding', date, runUp }], TODAY);
+    partyRunUpDue([{ id: 'p', name: 'Mill wedding', date, plan: { runUp } }], TODAY);
   expect(due('2031-06-30')).toEqual([]);
   expect(due('2031-05-16').map((item) => item.words)).toEqual([
     'Mill wedding: late: buy what is short; pack',
@@ -216,6 +216,13 @@ test('a party’s own run-up: packing and call sheets when it is time, late when
   expect(due('2031-05-13', ['buy', 'pack', 'callSheet']).map((item) => item.words)).toEqual([
     'Mill wedding: ask how it wore',
   ]);
+  // Where nothing can be bought any more after a day, that day.
+  const island = { noShop: true, lastShop: '2031-05-14' };
+  const buying = (plan: object) =>
+    partyRunUpDue([{ id: 'p', name: 'Isle', date: '2031-06-20', plan }], TODAY).map((item) => item.words);
+  expect(buying(island)).toEqual(['Isle: buy what is short']);
+  expect(buying({ ...island, lastShop: '2031-05-13' })).toEqual(['Isle: late: buy what is short']);
+  expect(buying({ ...island, noShop: false })).toEqual([]);
   expect(due('2031-05-16')[0]).toMatchObject({ partyId: 'p', clientId: null, kind: 'run-up' });
-  expect(partyRunUpDue([{ id: 'p', name: 'Old', date: '2031-05-16', runUp: null }], TODAY)).toHaveLength(1);
+  expect(partyRunUpDue([{ id: 'p', name: 'Old', date: '2031-05-16', plan: null }], TODAY)).toHaveLength(1);
 });

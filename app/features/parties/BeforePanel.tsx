@@ -29,7 +29,7 @@ export function BeforePanel({ work }: { readonly work: PartyWork }) {
       </Column>
       <Column gap="$1" role="group" aria-label={msg`Run-up`}>
         <Subheading>{msg`Run-up to ${dayInWords(party.date)}`}</Subheading>
-        {partyRunUp(party.date).map((task) => {
+        {partyRunUp(party.date, plan).map((task) => {
           const on = done.includes(task.id);
           return (
             <Switch

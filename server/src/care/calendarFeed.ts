@@ -116,7 +116,7 @@ function tasksOfParty(
   { id, name, date, plan }: { id: string; name: string; date: string; plan: PartyPlan | null },
   today: string,
 ): CalendarTask[] {
-  return partyRunUp(date)
+  return partyRunUp(date, plan)
     .filter((task) => runUpState(task, plan?.runUp?.includes(task.id) ?? false, today) !== 'done')
     .map((task) => ({ uid: `${id}/${task.id}`, by: task.by, words: `${name}: ${RUN_UP_WORDS[task.id]}` }));
 }

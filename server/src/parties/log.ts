@@ -86,8 +86,6 @@ export function registerPartyLog(services: Services, live: Live): void {
         { products, units },
         {
           today: dayAsked(query.today, now),
-          shop: party.plan.noShop !== true,
-          lastShop: party.plan.lastShop ?? null,
           touchUps,
         },
       ),

@@ -1,5 +1,5 @@
 import { sql } from 'kysely';
-import { addDays, type RunUpKind } from '@toile/core';
+import { addDays } from '@toile/core';
 import type { TodayAnswer } from '@toile/contract';
 import { patchTestsOfRows, patchTestsQuery } from '../patchTests/queries';
 import { together } from '../db/together';
@@ -12,7 +12,7 @@ import { barredDue } from './barredDue';
 import { chartsToMind } from './chartsToMind';
 import { whatIsDue } from './due';
 import { openedUnitsQuery } from './openedUnits';
-import { partyRunUpDue, RUN_UP_DAYS, runUpDue } from './runUpDue';
+import { partyRunUpDue, RUN_UP_DAYS, runUpDue, type PlanForRunUp } from './runUpDue';
 
 /** Within RUN_UP_DAYS. */
 const DAYS_AHEAD = 21;
@@ -33,6 +33,11 @@ const OF_TODAY = [
   'products',
   'units',
 ] as const;
+
+/** Of a plan, which may be long, only what is asked. */
+const runUpOfPlan = sql<PlanForRunUp | null>`
+  case when plan is not null then jsonb_strip_nulls(jsonb_build_object(
+    'runUp', plan -> 'runUp', 'noShop', plan -> 'noShop', 'lastShop', plan -> 'lastShop')) end`.as('plan');
 
 /** What is next and what is due. */
 export function registerToday(services: Services): void {
@@ -77,7 +82,7 @@ export function registerToday(services: Services): void {
       charts: chartsToMind(tx, comingVisits.select('chart_id'), Number(about.slice(0, 4))),
       parties: tx
         .selectFrom('parties')
-        .select(['id', 'name', 'date', sql<readonly RunUpKind[] | null>`plan -> 'runUp'`.as('runUp')])
+        .select(['id', 'name', 'date', runUpOfPlan])
         .where('date', '>=', from)
         .where('date', '<=', to)
         .orderBy('date')

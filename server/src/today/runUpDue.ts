@@ -6,6 +6,7 @@ import {
   runUpState,
   runUpTasks,
   type RunUpKind,
+  type ShopsOfPlan,
 } from '@toile/core';
 import type { DueItem, VisitAnswer } from '@toile/contract';
 
@@ -36,20 +37,23 @@ export function runUpDue(visits: readonly VisitAnswer[], today: string): DueItem
   });
 }
 
+/** What of a party's plan its run-up asks. */
+export type PlanForRunUp = ShopsOfPlan & { readonly runUp?: readonly RunUpKind[] };
+
 type Party = {
   readonly id: string;
   readonly name: string;
   readonly date: string;
-  /** What of its run-up was done. */
-  readonly runUp: readonly RunUpKind[] | null;
+  /** What of its run-up was done, and where there are shops; null: nothing is planned yet. */
+  readonly plan: PlanForRunUp | null;
 };
 
 /** What of the run-up to each party is to be done by now, in one line a party, the late first. */
 export function partyRunUpDue(parties: readonly Party[], today: string): DueItem[] {
-  return parties.flatMap(({ id, name, date, runUp }): DueItem[] => {
-    const tasks = partyRunUp(date).map((task) => ({
+  return parties.flatMap(({ id, name, date, plan }): DueItem[] => {
+    const tasks = partyRunUp(date, plan).map((task) => ({
       id: task.id,
-      state: runUpState(task, runUp?.includes(task.id) ?? false, today),
+      state: runUpState(task, plan?.runUp?.includes(task.id) ?? false, today),
     }));
     const words = [
       ...tasks

@@ -55,8 +55,10 @@ export {
   type RunUpTask,
   type RunUpState,
   PARTY_RUN_UP,
+  lastDayToBuy,
   partyRunUp,
   RUN_UP_KINDS,
+  type ShopsOfPlan,
 } from './runUp';
 export {
   dayOfPlan,

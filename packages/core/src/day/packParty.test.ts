@@ -1,7 +1,9 @@
 import fc from 'fast-check';
+import { addDays } from '../calendar';
 import {
   disposablesFor,
   packProducts,
+  partyRunUp,
   RUN_UP_WORDS,
   runUpState,
   runUpTasks,
@@ -314,6 +316,31 @@ describe('the run-up', () => {
     expect(runUpState(brows('2027-06-11'), false, '2027-06-11')).toBe('missed');
     for (const { id } of runUpTasks('2027-06-12', { buyBy: '2027-06-03', patchTest: true }))
       expect(RUN_UP_WORDS[id].length).toBeGreaterThan(3);
+  });
+
+  test('a party buys by the day its packing list says, before its last shop where there is none after', () => {
+    const buying = (plan: Parameters<typeof partyRunUp>[1]) =>
+      partyRunUp('2027-06-12', plan).find(({ id }) => id === 'buy')!.by;
+    expect(buying(null)).toBe('2027-06-03');
+    expect(buying({ noShop: true, lastShop: '2027-06-02' })).toBe('2027-06-02');
+    expect(buying({ noShop: true, lastShop: '2027-06-03' })).toBe('2027-06-03');
+    expect(buying({ noShop: true, lastShop: '2027-06-04' })).toBe('2027-06-03');
+    expect(buying({ noShop: true })).toBe('2027-06-03');
+    // A day that was typed and taken back with the switch counts no more.
+    expect(buying({ noShop: false, lastShop: '2027-05-20' })).toBe('2027-06-03');
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 800 }).map((days) => addDays('2027-01-01', days)),
+        fc.option(fc.integer({ min: 1, max: 40 })),
+        (date, before) => {
+          const lastShop = before === null ? null : addDays(date, -before);
+          const packed = packProducts(date, [take('a', 100)], [product], [], { lastShop })[0]!.buyBy;
+          expect(partyRunUp(date, { noShop: true, lastShop }).find(({ id }) => id === 'buy')!.by).toBe(
+            packed,
+          );
+        },
+      ),
+    );
   });
 
   test('working days leave out week-ends', () => {

@@ -1,5 +1,4 @@
-import { addDays } from '../calendar';
-import { workingDaysBefore } from './runUp';
+import { lastDayToBuy, type BuyingOptions } from './runUp';
 
 /** What a face takes of a product, by whom and when: minutes of the day. */
 export type Take = {
@@ -58,13 +57,6 @@ export type Shared = {
 
 /** Taken along above what is planned: wet products vary more. */
 const MARGIN = { wet: 0.25, powder: 0.15 } as const;
-const SHADE_CHECK_DAYS = 2;
-const DELIVERY_WORKING_DAYS = 5;
-
-export type PackOptions = {
-  readonly deliveryWorkingDays?: number;
-  /** The last day with a shop before the place is out of reach. */ readonly lastShop?: string | null;
-};
 
 /**
  * Products of a party: how much of each with a margin, which units, what is short and by when to buy it so
@@ -75,7 +67,7 @@ export function packProducts(
   takes: readonly Take[],
   products: readonly PackProduct[],
   units: readonly PackUnit[],
-  { deliveryWorkingDays = DELIVERY_WORKING_DAYS, lastShop = null }: PackOptions = {},
+  buying: BuyingOptions = {},
 ): PackedProduct[] {
   return products.flatMap((product): PackedProduct[] => {
     const mine = takes.filter((take) => take.productId === product.id);
@@ -89,7 +81,6 @@ export function packProducts(
     const good = own.filter((unit) => reason(unit) === null && unit.mg > 0);
     const haveMg = good.reduce((sum, unit) => sum + unit.mg, 0);
     const shortMg = Math.max(0, needMg - haveMg);
-    const ordered = workingDaysBefore(addDays(date, -SHADE_CHECK_DAYS), deliveryWorkingDays);
     const sharing = shareOut(handsTogether(mine), good, needOf);
     const without = sharing.filter(({ units: some }) => some.length === 0).length;
     return [
@@ -105,7 +96,7 @@ export function packProducts(
           return because ? [{ unit: unit.id, because }] : [];
         }),
         buy: shortMg > 0 ? Math.max(Math.ceil(shortMg / product.unitMg), without) : 0,
-        buyBy: shortMg > 0 ? (lastShop !== null && lastShop < ordered ? lastShop : ordered) : null,
+        buyBy: shortMg > 0 ? lastDayToBuy(date, buying) : null,
       },
     ];
   });

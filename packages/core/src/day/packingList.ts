@@ -17,7 +17,6 @@ import {
   sharedAtOnce,
   toolsAtOnce,
   type Disposable,
-  type PackOptions,
   type Shared,
   type Take,
 } from './packParty';
@@ -26,6 +25,7 @@ import { listed } from '../listed';
 import { messages, msg, plural, term } from '../messages';
 import { touchUpWhen, type TouchUpPlan } from '../trial';
 import { faceOf, placeOf, type Guest, type PartyPlan } from './party';
+import { lastShopOf } from './runUp';
 
 /** Something to be put in a case, by a key that stays the same when the list is made anew. */
 export type Thing = { readonly key: string; readonly title: string; readonly detail: string };
@@ -80,9 +80,8 @@ const ALWAYS_IN: readonly string[] = messages(['blotting sheets', 'tissues']);
 /** Blotting sheets in a bag. */
 const BLOTTING = 3;
 
-export type PackingOptions = PackOptions & {
+export type PackingOptions = {
   /** YYYY-MM-DD: what must be ordered before it cannot be ordered any more. */ readonly today: string;
-  /** Whether there is a shop where it is worn. */ readonly shop?: boolean;
   /** What touching up each guest's face asks, by the guest's id. */
   readonly touchUps?: ReadonlyMap<string, TouchUpPlan>;
 };
@@ -106,7 +105,7 @@ export function packParty(
   plan: PartyPlan,
   charts: ReadonlyMap<string, Chart>,
   kit: Kit,
-  { today, shop = true, touchUps, ...options }: PackingOptions,
+  { today, touchUps }: PackingOptions,
 ): PackingList {
   const faces = plan.guests
     .filter((guest) => guest.faceMinutes > 0)
@@ -160,7 +159,7 @@ export function packParty(
     takes,
     products.map((product) => ({ id: product.id, powder: isPowder(product), unitMg: fullMg(product) })),
     kit.units.map((unit) => packUnit(unit, kit, party.date)),
-    options,
+    { lastShop: lastShopOf(plan) },
   );
   const nameOf = (id: string): string => productName(products.find((product) => product.id === id)!);
   const unitOf = (id: string): Unit => kit.units.find((unit) => unit.id === id)!;
@@ -212,7 +211,7 @@ export function packParty(
       how,
     })),
     tools: toolsFor(faces),
-    disposables: faces.length === 0 ? [] : disposableThings(faces, shop),
+    disposables: faces.length === 0 ? [] : disposableThings(faces, plan.noShop !== true),
     bags: faces.map((face) => bagOf(face, touchUps?.get(face.guest.id))),
     without: plan.guests
       .filter((guest) => guest.faceMinutes > 0 && !charts.has(guest.id))

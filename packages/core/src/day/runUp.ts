@@ -60,12 +60,37 @@ export const CLIENT_RUN_UP: readonly RunUpKind[] = [
 
 /** Those that concern a party and the kit. */
 export const PARTY_RUN_UP: readonly RunUpKind[] = ['buy', 'pack', 'callSheet', 'wearNotes'];
-/** What is short is bought so many working days before a party: a delivery takes some of them. */
-const BUY_WORKING_DAYS = 5;
+/** What was bought is held against skin so many days before it is worn. */
+const SHADE_CHECK_DAYS = 2;
+const DELIVERY_WORKING_DAYS = 5;
+
+export type BuyingOptions = {
+  readonly deliveryWorkingDays?: number;
+  /** The last day with a shop before the place is out of reach. */ readonly lastShop?: string | null;
+};
+
+/**
+ * The last day to order what is short for a party: delivered in time to check its shade, and no later than
+ * the last shop.
+ */
+export function lastDayToBuy(
+  date: string,
+  { deliveryWorkingDays = DELIVERY_WORKING_DAYS, lastShop = null }: BuyingOptions = {},
+): string {
+  const ordered = workingDaysBefore(addDays(date, -SHADE_CHECK_DAYS), deliveryWorkingDays);
+  return lastShop !== null && lastShop < ordered ? lastShop : ordered;
+}
+
+/** What of a party's plan says where there are shops. */
+export type ShopsOfPlan = { readonly noShop?: boolean; readonly lastShop?: string | null };
+
+/** The last shop before a party's place is out of reach; null: what is missing can be bought there. */
+export const lastShopOf = (plan: ShopsOfPlan | null): string | null =>
+  plan?.noShop ? (plan.lastShop ?? null) : null;
 
 /** What is to be done for a party as dated tasks, earliest first. */
-export function partyRunUp(date: string): RunUpTask[] {
-  return runUpTasks(date, { buyBy: workingDaysBefore(date, BUY_WORKING_DAYS) }).filter(({ id }) =>
+export function partyRunUp(date: string, plan: ShopsOfPlan | null): RunUpTask[] {
+  return runUpTasks(date, { buyBy: lastDayToBuy(date, { lastShop: lastShopOf(plan) }) }).filter(({ id }) =>
     PARTY_RUN_UP.includes(id),
   );
 }
