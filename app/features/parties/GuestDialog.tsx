@@ -2,10 +2,12 @@ import { useState } from 'react';
 import {
   clock,
   GUEST_ROLES,
+  lighterOf,
   messages,
   minuteOfDay,
   msg,
   term,
+  withFaceMinutes,
   WORK_ORDERS,
   type Guest,
   type PartyPlan,
@@ -115,14 +117,16 @@ export function GuestDialog({
         minimum={0}
         maximum={180}
         step={5}
-        onChange={(faceMinutes) => set({ faceMinutes })}
+        onChange={(faceMinutes) => setValue((v) => withFaceMinutes(v, faceMinutes))}
       />
       {chart ? (
         <Column gap="$1">
           <Label>{msg`The chart, ${chart.look}, takes ${chart.minutes} min as it stands.`}</Label>
           {chart.minutes === value.faceMinutes ? null : (
             <Line>
-              <Button onPress={() => set({ faceMinutes: chart.minutes })}>{msg`Take its minutes`}</Button>
+              <Button onPress={() => setValue((v) => withFaceMinutes(v, chart.minutes))}>
+                {msg`Take its minutes`}
+              </Button>
             </Line>
           )}
         </Column>
@@ -178,16 +182,26 @@ export function GuestDialog({
           onChange={([only]) => only && set({ only: only === 'any' ? null : only })}
         />
       ) : null}
-      <Switch
-        label={msg`A lighter look would do, if need be`}
-        on={value.lighterMinutes !== null}
-        onToggle={() =>
-          set({
-            lighterMinutes:
-              value.lighterMinutes === null ? Math.max(10, Math.round(value.faceMinutes * 0.6)) : null,
-          })
-        }
-      />
+      {lighterOf(value.faceMinutes) === null ? null : (
+        <Switch
+          label={msg`A lighter look would do, if need be`}
+          on={value.lighterMinutes !== null}
+          onToggle={() =>
+            set({ lighterMinutes: value.lighterMinutes === null ? lighterOf(value.faceMinutes) : null })
+          }
+        />
+      )}
+      {value.lighterMinutes === null ? null : (
+        <Stepper
+          label={msg`Lighter look`}
+          unit={msg`min`}
+          value={value.lighterMinutes}
+          minimum={5}
+          maximum={value.faceMinutes - 5}
+          step={5}
+          onChange={(lighterMinutes) => set({ lighterMinutes })}
+        />
+      )}
       <BusyTimes busy={value.busy} onChange={(busyTimes) => set({ busy: busyTimes })} />
       <Field
         label={msg`Notes`}

@@ -1,5 +1,13 @@
 import { useState } from 'react';
-import { guestOfClient, msg, newGuest, plural, type Guest, type PastedGuest } from '@toile/core';
+import {
+  guestOfClient,
+  msg,
+  newGuest,
+  plural,
+  withFaceMinutes,
+  type Guest,
+  type PastedGuest,
+} from '@toile/core';
 import { newId, type ClientSummary, type PartyChart } from '@toile/contract';
 import { call } from '../../data/call';
 import { Body, Button, Column, Empty, Label, Line, Row } from '../../ui';
@@ -52,14 +60,12 @@ export function PeoplePanel({ work }: { readonly work: PartyWork }) {
       ...known.map((client) => guestOfClient(newId(), client, plan, party.date)),
     ]);
   };
-  const unlike = plan.guests.filter((guest) => {
-    const chart = chartOf(guest);
-    return chart !== null && chart.minutes !== guest.faceMinutes;
-  });
+  const minutesOf = (guest: Guest): number =>
+    // Whose hair alone is done may have a chart of another day.
+    guest.faceMinutes === 0 ? 0 : (chartOf(guest)?.minutes ?? guest.faceMinutes);
+  const unlike = plan.guests.filter((guest) => minutesOf(guest) !== guest.faceMinutes);
   const takeMinutes = (): Promise<boolean> =>
-    withGuests(
-      plan.guests.map((guest) => ({ ...guest, faceMinutes: chartOf(guest)?.minutes ?? guest.faceMinutes })),
-    );
+    withGuests(plan.guests.map((guest) => withFaceMinutes(guest, minutesOf(guest))));
   const unread = plan.guests.filter((guest) => guest.clientId !== null && chartOf(guest) === null);
   return (
     <Column gap="$3">

@@ -1,6 +1,7 @@
 import {
   minutesAsGiven,
   usualOccasion,
+  withFaceMinutes,
   type Chart,
   type Guest,
   type Occasion,
@@ -37,7 +38,7 @@ export function withSavedCharts(plan: PartyPlan, charts: ReadonlyMap<string, Cha
     if (!chart) return guest;
     const steps = chart.steps.filter((step) => step.variant === undefined);
     const faceMinutes = Math.ceil(minutesAsGiven(steps, chart.client, chart.schools));
-    return { ...guest, chartId: chart.id, faceMinutes };
+    return { ...withFaceMinutes(guest, faceMinutes), chartId: chart.id };
   });
   return { ...plan, guests, timetable: null };
 }

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
-import { callSheet, sheetInManner, type SheetFor } from './callSheet';
+import { callSheet } from './callSheet';
 import { faceOf, hairOf, type Guest, type PartyPlan } from './party';
 import { newGuest, newPlan, planAnew } from './newPlan';
+import { sheetInManner, type SheetFor } from './sheet';
 
 const start = newPlan('morning', { place: 'Quay House', zone: 'Europe/Lisbon', artist: 'Runa' });
 const guest = (id: string, change: Partial<Guest> = {}): Guest => ({
@@ -186,4 +187,98 @@ test('breaks stand in their place: what hands are away for on their own sheet al
   const whole = JSON.stringify(callSheet(party, withBreaks, { kind: 'whole' }));
   expect(whole).not.toContain('fetch a child');
   expect(whole).toContain('"Away"');
+});
+
+describe('a person’s own times', () => {
+  const rowsOf = (change: Partial<Guest>, at: { hair: number; face: number }) => {
+    const one = guest('a', change);
+    const visits = [visit(one, true, at.hair), visit(one, false, at.face)];
+    const own: PartyPlan = { ...plan, guests: [one], timetable: { ...plan.timetable!, visits } };
+    const { lead, parts, foot } = callSheet(party, own, { kind: 'person', id: 'a' })!;
+    return { lead, foot, rows: parts[0]!.rows.map(({ time, what }) => [time, what]) };
+  };
+
+  test('what else there is stands by its hour, and is not free', () => {
+    const busy = [
+      { from: 530, to: 560, title: 'blessing' },
+      { from: 450, to: 470, title: 'breakfast' },
+    ];
+    expect(rowsOf({ busy }, { hair: 480, face: 575 }).rows).toEqual([
+      ['07:30', 'breakfast'],
+      ['08:00', 'Hair'],
+      ['08:30', '20 minutes free'],
+      ['08:50', 'blessing'],
+      ['09:20', '15 minutes free'],
+      ['09:35', 'Make-up'],
+    ]);
+  });
+
+  test('nobody is asked to be there before they can be', () => {
+    const be = (from: number): string => rowsOf({ from }, { hair: 480, face: 540 }).lead[0]!;
+    expect(be(450)).toContain('at 07:55');
+    expect(be(475)).toContain('at 07:55');
+    expect(be(478)).toContain('at 07:58');
+    expect(be(480)).toContain('at 08:00');
+  });
+
+  test('a clean face is asked of whose face is done', () => {
+    const hair = { ...plan, timetable: { ...plan.timetable!, visits: [visit(a, true, 480)] } };
+    expect(callSheet(party, hair, { kind: 'person', id: 'a' })!.foot).toEqual(['A top that opens in front.']);
+    expect(callSheet(party, hair, { kind: 'person', id: 'b' })).toMatchObject({
+      lead: ['Nothing is planned.'],
+      foot: [],
+    });
+  });
+});
+
+describe('hands that go from place to place', () => {
+  const isle = { id: 'isle', name: 'The Skerry' };
+  const way = { from: start.places[0]!.id, to: isle.id, minutes: 25, pack: 10, unpack: 5 };
+  const rowsOf = (
+    travel: PartyPlan['travel'],
+    at: number,
+    change: Partial<PartyPlan['hands'][number]> = {},
+  ) => {
+    const there = guest('b', { place: isle.id });
+    const visits = [visit(a, false, 540), { ...visit(there, false, at), chair: null }];
+    const moved: PartyPlan = {
+      ...plan,
+      guests: [a, there],
+      places: [...plan.places, isle],
+      travel,
+      hands: plan.hands.map((one) => (one.id === 'hands-1' ? { ...one, ...change } : one)),
+      timetable: { ...plan.timetable!, visits },
+    };
+    const sheet = callSheet(party, moved, { kind: 'hands', id: 'hands-1' })!;
+    return sheet.parts[0]!.rows.map(({ time, what, detail }) => `${time} ${what} · ${detail}`);
+  };
+
+  test('are told when to leave, when they are there, and what is free on either side', () => {
+    expect(rowsOf([way], 640).slice(1)).toEqual([
+      '09:00 Guest a, make-up · until 09:40 · Chair 1, Quay House',
+      '09:50 Leaves for The Skerry · there at 10:15',
+      '10:15 20 minutes free · ',
+      '10:40 Guest b, make-up · until 11:20 · The Skerry',
+      '11:20 Packs up · 20 min',
+    ]);
+  });
+
+  test('take the first departure that is reached once packed', () => {
+    const leaves = (departures: number[]) =>
+      rowsOf([{ ...way, departures }], 660).find((row) => row.includes('Leaves'));
+    // Done at 09:40 and packed at 09:50.
+    expect(leaves([615, 560, 589])).toBe('10:15 Leaves for The Skerry · there at 10:40');
+    expect(leaves([615, 590])).toBe('09:50 Leaves for The Skerry · there at 10:15');
+    expect(rowsOf([{ ...way, departures: [615] }], 660)).toContain('09:40 25 minutes free · ');
+    // None is left: the day says so elsewhere, the sheet says nothing that is not so.
+    expect(leaves([560])).toBeUndefined();
+  });
+
+  test('who begins elsewhere than where they arrive sets up there', () => {
+    const back = { from: isle.id, to: start.places[0]!.id, minutes: 30 };
+    expect(rowsOf([way, back], 640, { at: isle.id, arrives: 450 }).slice(0, 2)).toEqual([
+      '07:30 Arrives · ',
+      '07:30 Leaves for Quay House · there at 08:00 · sets up in 25 min',
+    ]);
+  });
 });

@@ -93,15 +93,8 @@ export {
   type VisitState,
   standsIn,
 } from './onTheDay';
-export {
-  callSheet,
-  sheetInManner,
-  type CallSheet,
-  type SheetFor,
-  type SheetPart,
-  type SheetRow,
-  type TouchUpsOf,
-} from './callSheet';
+export { callSheet, type TouchUpsOf } from './callSheet';
+export { sheetInManner, type CallSheet, type SheetFor, type SheetPart, type SheetRow } from './sheet';
 export { timedVisits, type WentVisit } from './timedVisits';
 export { partyCalendar } from './partyCalendar';
 export { guestsFromText, type PastedGuest, type PasteProblem } from './guestsFromText';
@@ -112,6 +105,8 @@ export {
   newPlan,
   guestOfClient,
   newGuest,
+  lighterOf,
+  withFaceMinutes,
   PARTY_TEMPLATES,
   usualReadyBy,
   type PartyTemplate,

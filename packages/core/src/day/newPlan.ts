@@ -91,6 +91,21 @@ const USUAL_FACE: Readonly<Record<Guest['role'], number>> = {
 /** A lighter look takes so much of the whole. */
 const LIGHTER = 0.6;
 
+/** Minutes of a lighter look beside the whole one; null where the whole one is as short as a look can be. */
+export function lighterOf(faceMinutes: number): number | null {
+  const minutes = Math.max(10, Math.round((faceMinutes * LIGHTER) / 5) * 5);
+  return minutes < faceMinutes ? minutes : null;
+}
+
+/** A guest whose face takes other minutes: a lighter look that was as usual follows, and none takes longer. */
+export function withFaceMinutes(guest: Guest, faceMinutes: number): Guest {
+  const { lighterMinutes } = guest;
+  const follows =
+    lighterMinutes !== null &&
+    (lighterMinutes === lighterOf(guest.faceMinutes) || lighterMinutes >= faceMinutes);
+  return { ...guest, faceMinutes, lighterMinutes: follows ? lighterOf(faceMinutes) : lighterMinutes };
+}
+
 /** A guest with what is usual for the role, where nothing else was said. */
 export function newGuest(id: string, pasted: PastedGuest, plan: PartyPlan): Guest {
   const readyBy = pasted.readyBy ?? usualReadyBy(plan);
@@ -107,10 +122,7 @@ export function newGuest(id: string, pasted: PastedGuest, plan: PartyPlan): Gues
     faceMinutes,
     hairMinutes: pasted.hairMinutes,
     only: null,
-    lighterMinutes:
-      pasted.role === 'star' || faceMinutes === 0
-        ? null
-        : Math.max(10, Math.round((faceMinutes * LIGHTER) / 5) * 5),
+    lighterMinutes: pasted.role === 'star' ? null : lighterOf(faceMinutes),
     mayGoWithoutHair: pasted.role !== 'star',
     busy: [],
     notes: '',

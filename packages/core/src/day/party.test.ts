@@ -9,12 +9,14 @@ import {
   hairOf,
   judgeDay,
   guestOfClient,
+  lighterOf,
   newGuest,
   newPlan,
   PARTY_TEMPLATES,
   PartyPlanSchema,
   planDay,
   usualReadyBy,
+  withFaceMinutes,
   type DayChange,
   type PartyPlan,
 } from '.';
@@ -220,4 +222,27 @@ test('a client as a guest: a child by face or year, waiting little where that wa
     ...plain,
     cannotWait: true,
   });
+});
+
+test('a lighter look takes less than the whole one, and goes with it where it was as usual', () => {
+  expect([0, 5, 10, 11, 15, 20, 40, 65].map(lighterOf)).toEqual([null, null, null, 10, 10, 10, 25, 40]);
+  const guest = (faceMinutes: number, lighterMinutes: number | null) => ({
+    ...planWith('Ada, guest, 11:40').guests[0]!,
+    faceMinutes,
+    lighterMinutes,
+  });
+  const lighter = (of: ReturnType<typeof guest>, minutes: number) =>
+    withFaceMinutes(of, minutes).lighterMinutes;
+  // As usual before, as usual after.
+  expect([20, 35, 60].map((minutes) => lighter(guest(40, 25), minutes))).toEqual([10, 20, 35]);
+  // Said by hand: kept, as long as it is less.
+  expect([31, 30, 29].map((minutes) => lighter(guest(40, 30), minutes))).toEqual([30, 20, 15]);
+  // Who was to have none has none.
+  expect(lighter(guest(40, null), 60)).toBeNull();
+  for (let minutes = 0; minutes <= 180; minutes++)
+    for (const own of [null, 5, 25, 90]) {
+      const { faceMinutes, lighterMinutes } = withFaceMinutes(guest(95, own), minutes);
+      expect(faceMinutes).toBe(minutes);
+      if (lighterMinutes !== null) expect(lighterMinutes).toBeLessThan(minutes);
+    }
 });
