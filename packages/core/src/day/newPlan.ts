@@ -97,7 +97,7 @@ export function lighterOf(faceMinutes: number): number | null {
   return minutes < faceMinutes ? minutes : null;
 }
 
-/** A guest whose face takes other minutes: a lighter look that was as usual follows, and none takes longer. */
+/** A guest whose face takes other minutes: a lighter look as usual follows, and none takes as long. */
 export function withFaceMinutes(guest: Guest, faceMinutes: number): Guest {
   const { lighterMinutes } = guest;
   const follows =
