@@ -18,7 +18,7 @@ const OF_ANOTHER_COLOUR = 10;
  * A part this far (deltaE2000) from what a base is matched to is not met by it; even faces vary by two to
  * four.
  */
-const APART = 5;
+export const PART_APART = 5;
 
 /**
  * Parts of a face of which one colour can be told: those that agree with the neck, or the decollete, or where
@@ -50,7 +50,7 @@ export function partsApart(skin: Skin, from: Lab): readonly PartApart[] {
   return FACE_ZONES.flatMap((zone): PartApart[] => {
     const lab = skin[zone];
     const deltaE = lab ? deltaE2000(lab, from) : 0;
-    return lab && deltaE > APART ? [{ zone, lab, deltaE }] : [];
+    return lab && deltaE > PART_APART ? [{ zone, lab, deltaE }] : [];
   }).sort((a, b) => b.deltaE - a.deltaE);
 }
 

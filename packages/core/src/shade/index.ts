@@ -1,4 +1,5 @@
 export { apartInWords, faceColour, partsApart, type FaceZone, type Skin } from './faceApart';
+export { isFlushed } from './flushed';
 export { DEFAULT_WEIGHTS, skinTarget, type TargetWeights } from './skinTarget';
 export { isColoured, mixTableOf, type Coloured } from './mixTables';
 export {

@@ -223,6 +223,30 @@ const TABLE: readonly [string, ProductKind, Asked, Asked, Partial<Product>, Part
     { coverage: 'sheer' },
     { coverage: 'medium' },
   ],
+  ...(['mascara', 'liner'] as const).map((kind): (typeof TABLE)[number] => [
+    'rubbed off a child',
+    kind,
+    { features: { age: 'child' }, day: { conditions: ['tears'] } },
+    { features: { age: 'young' }, day: { conditions: ['tears'] } },
+    { waterproof: false },
+    { waterproof: true },
+  ]),
+  [
+    'rubbed off a child',
+    'lip colour',
+    { features: { age: 'child' } },
+    { features: { age: 'young' } },
+    { transferProof: false },
+    { transferProof: true },
+  ],
+  [
+    'rubbed off a child',
+    'spray',
+    { features: { age: 'child' } },
+    { features: { age: 'young' } },
+    { wearHours: 7, finish: 'natural' },
+    { wearHours: 8, finish: 'natural' },
+  ],
   [
     'settles in lines',
     'highlight',
@@ -309,6 +333,23 @@ test.each(TABLE)('%s: %s', (words, kind, on, off, meets, misses) => {
     metByIt: false,
     askedOfOthers: false,
   });
+});
+
+test('of a child no day asks for what holds: as wet, as long or as full of meals as it may be', () => {
+  const hard: Partial<DayAsked> = { conditions: ['tears', 'heat', 'dancing', 'meals'], hoursToLast: 12 };
+  for (const [kind, more] of [
+    ['mascara', { waterproof: false }],
+    ['liner', { waterproof: false }],
+    ['lip colour', { transferProof: false, wearHours: 3 }],
+    ['spray', { wearHours: 4, finish: 'dewy' }],
+  ] as const) {
+    expect(missed(kind, more, { age: 'adult' }, hard).length).toBeGreaterThan(0);
+    expect(missed(kind, more, { age: 'child' }, hard)).toEqual([]);
+  }
+  // Dry skin asks for a soft spray, and no long day takes that back.
+  expect(
+    missed('spray', { finish: 'matte', wearHours: 4 }, { age: 'child', dry: true }, hard).join(),
+  ).toContain('moisture');
 });
 
 test('nothing is asked of the day where none is known, and every miss says for what', () => {

@@ -32,6 +32,7 @@ const has = (features: Features, line: Features['lines'][number]): boolean =>
 const thick = ({ coverage }: Product): boolean => coverage === 'full' || coverage === 'opaque';
 const lasting = (day: Day | null): string | null =>
   day !== null && (day.long || day.wet) ? day.words : null;
+const isChild = ({ age }: Features): boolean => age === 'child';
 const wears = (product: Product, hours: number): boolean => propertiesOf(product).wearHours >= hours;
 
 const NEEDS: readonly Need[] = messagesIn(
@@ -41,7 +42,7 @@ const NEEDS: readonly Need[] = messagesIn(
     {
       of: 'day',
       kinds: ['mascara', 'liner'],
-      why: ({ day }) => (day?.wet ? day.words : null),
+      why: ({ day, features }) => (day?.wet && !isChild(features) ? day.words : null),
       met: (p) => propertiesOf(p).waterproof,
       cost: 3,
       words: 'not noted as waterproof',
@@ -81,7 +82,7 @@ const NEEDS: readonly Need[] = messagesIn(
     {
       of: 'day',
       kinds: ['lip colour'],
-      why: ({ day }) => (day && (day.meals || day.long) ? day.words : null),
+      why: ({ day, features }) => (day && (day.meals || day.long) && !isChild(features) ? day.words : null),
       met: (p) => propertiesOf(p).transferProof || wears(p, 6),
       cost: 1.6,
       words: 'gone after a meal',
@@ -89,7 +90,7 @@ const NEEDS: readonly Need[] = messagesIn(
     {
       of: 'day',
       kinds: ['spray'],
-      why: ({ day }) => lasting(day),
+      why: ({ day, features }) => (isChild(features) ? null : lasting(day)),
       met: (p) => p.finish !== 'dewy' && wears(p, 8),
       cost: 2.5,
       words: 'a soft spray does not hold it',
@@ -116,7 +117,7 @@ const NEEDS: readonly Need[] = messagesIn(
       of: 'skin',
       kinds: ['primer', 'spray'],
       why: ({ features, day, kind }) =>
-        features.dry && !(kind === 'spray' && lasting(day)) ? msg`dry skin` : null,
+        features.dry && !(kind === 'spray' && lasting(day) && !isChild(features)) ? msg`dry skin` : null,
       met: (p) => p.finish === 'dewy' || p.finish === 'natural',
       cost: 1.2,
       words: 'takes moisture from dry skin',
@@ -214,10 +215,21 @@ const NEEDS: readonly Need[] = messagesIn(
     {
       of: 'skin',
       kinds: ['base'],
-      why: ({ features }) => (features.age === 'child' ? msg`a child` : null),
+      why: ({ features }) => (isChild(features) ? msg`a child` : null),
       met: (p) => p.coverage === 'sheer' || p.coverage === 'light',
       cost: 4,
       words: 'more than a light touch',
+    },
+    {
+      of: 'skin',
+      kinds: ['mascara', 'liner', 'lip colour', 'spray'],
+      why: ({ features }) => (isChild(features) ? msg`a child` : null),
+      met: (p, { kind }) =>
+        kind === 'spray'
+          ? p.finish === 'dewy' || !wears(p, 8)
+          : !propertiesOf(p).waterproof && !propertiesOf(p).transferProof,
+      cost: 1.6,
+      words: 'made to hold; what holds is rubbed off a child',
     },
     {
       of: 'skin',

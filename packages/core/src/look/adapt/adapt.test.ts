@@ -71,6 +71,55 @@ test('a child’s base is sheer or light where it can be, of the face and of the
   expect(named(see({}), base.title)!.wants).toEqual(base.wants);
 });
 
+test('waterproof is asked for tears, but not of a child', () => {
+  const lash = step(270, { phase: 'lashes', role: 'lash', title: 'Lash', wants: { kinds: ['mascara'] } });
+  const look = { ...FULL, steps: [...FULL.steps, lash] };
+  const tears: Occasion = { ...WEDDING, conditions: ['tears'] };
+  expect(see({}, tears, { look }).ids).toContain('waterproof');
+  expect(see({ age: 'young' }, tears, { look }).ids).toContain('waterproof');
+  expect(see({ age: 'child' }, tears, { look }).ids).not.toContain('waterproof');
+  expect(see({}, { ...PORTRAIT, conditions: [] }, { look }).ids).not.toContain('waterproof');
+});
+
+test('blush on cheeks that are red of themselves: less of it, and neither camera nor dim light asks for more', () => {
+  const bold = { ...FULL, schools: { ...FULL.schools, contrast: 'bold' as const } };
+  const dim: Occasion = { ...PORTRAIT, lights: ['candle'], camera: false, kind: 'party' };
+  const adapted = (
+    skin: ReturnType<typeof skinByZone>,
+    occasion: Occasion,
+    features: Partial<Features> = {},
+  ) => {
+    const { steps, adaptations } = adaptLook(bold, { ...client(undefined, { features }), skin }, occasion);
+    const blush = steps.find((one) => one.role === 'blush')!;
+    const own = bold.steps.find((one) => one.id === blush.id)!;
+    return {
+      ids: adaptations.filter(({ stepId }) => stepId === blush.id).map((one) => one.id),
+      more: blush.doseMgPerCm2 / own.doseMgPerCm2,
+      note: blush.note,
+    };
+  };
+  for (const lab of [
+    [78, 8, 15],
+    [60, 12, 20],
+    [36, 12, 15],
+  ] as const) {
+    const even = skinByZone(lab);
+    const red = { ...even, cheek: [lab[0] - 3, lab[1] + 13, lab[2]] as const };
+    for (const [occasion, asks] of [
+      [WEDDING, 'more for the camera'],
+      [dim, 'more in dim light'],
+    ] as const) {
+      expect(adapted(even, occasion).ids).toContain(asks);
+      expect(adapted(even, occasion).more).toBeGreaterThan(1.1);
+      const flushed = adapted(red, occasion);
+      expect(flushed.ids).toContain('less colour on red cheeks');
+      expect(flushed.ids).not.toContain(asks);
+      expect(flushed.more).toBeCloseTo(0.8, 1);
+      expect(flushed.note).toContain('After the base');
+    }
+  }
+});
+
 test.each<[string, Partial<Features>, (sees: Sees) => unknown, unknown]>([
   [
     'primer where oily',

@@ -1,6 +1,7 @@
 import { isAtEyesOrLips, sidesWhere } from '../../face';
 import { chromaOf } from '../../colour';
 import { msg, term } from '../../messages';
+import { isFlushed } from '../../shade';
 import { titleOf, type LookStep } from '../document';
 import { basesFace, primesSkin, setsSkin } from '../ofSkin';
 import { both, noted, rounded, type Adapter, type Adder } from './adapter';
@@ -54,8 +55,8 @@ export const DAY_ADAPTERS: readonly Adapter[] = [
   },
   {
     id: 'waterproof',
-    change: (step, { day }) => {
-      if (!step.wants.kinds.includes('mascara') || !day.wet) return null;
+    change: (step, { day, features }) => {
+      if (!step.wants.kinds.includes('mascara') || !day.wet || features.age === 'child') return null;
       const note = noted(step, msg`Waterproof or tubing; lower lashes bare or once over.`);
       return note === step.note ? null : { words: msg`Waterproof mascara`, why: day.words, set: { note } };
     },
@@ -95,8 +96,12 @@ export const DAY_ADAPTERS: readonly Adapter[] = [
   },
   {
     id: 'more for the camera',
-    change: (step, { day, look, features }) =>
-      step.role === 'blush' && day.camera && look.schools.contrast === 'bold' && features.age !== 'child'
+    change: (step, { client, day, look, features }) =>
+      step.role === 'blush' &&
+      day.camera &&
+      look.schools.contrast === 'bold' &&
+      features.age !== 'child' &&
+      !isFlushed(client.skin)
         ? {
             words: msg`A little more colour`,
             why: msg`camera and distance eat intensity`,
@@ -106,8 +111,8 @@ export const DAY_ADAPTERS: readonly Adapter[] = [
   },
   {
     id: 'more in dim light',
-    change: (step, { day, features }) =>
-      step.role === 'blush' && day.dim && !day.camera && features.age !== 'child'
+    change: (step, { client, day, features }) =>
+      step.role === 'blush' && day.dim && !day.camera && features.age !== 'child' && !isFlushed(client.skin)
         ? {
             words: msg`A little more colour`,
             why: msg`weak warm light eats red`,

@@ -3,7 +3,7 @@ import { deltaE2000 } from '../../colour';
 import { isBelowTheJaw, offSides, sidesWhere } from '../../face';
 import { listedFew } from '../../listed';
 import { msg, term } from '../../messages';
-import { apartInWords, faceColour, isLined, partsApart, skinTarget } from '../../shade';
+import { apartInWords, faceColour, isFlushed, isLined, partsApart, skinTarget } from '../../shade';
 import type { LookStep } from '../document';
 import { TOOLS_TO_MIND } from '../toolsToMind';
 import {
@@ -80,6 +80,20 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
       step.technique !== 'stipple'
         ? { words: msg`Stippled`, why: msg`circles show pores and texture`, set: { technique: 'stipple' } }
         : null,
+  },
+  {
+    id: 'less colour on red cheeks',
+    change: (step, { client }) => {
+      if (step.role !== 'blush' || !isFlushed(client.skin)) return null;
+      const note = noted(step, msg`After the base: whatever red shows through it is colour already.`);
+      return note === step.note
+        ? null
+        : {
+            words: msg`A little less colour`,
+            why: msg`the cheeks are red of themselves`,
+            set: { note, doseMgPerCm2: rounded(0.8 * step.doseMgPerCm2) },
+          };
+    },
   },
   {
     id: 'light off texture and oil',

@@ -157,7 +157,8 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
       severity: 'note',
       why: 'Weddings and dancing want waterproof or tubing mascara; others print under the eye.',
       find: (on) => {
-        if (!on.day.wet) return [];
+        // What is waterproof has to be rubbed off: not on a child.
+        if (!on.day.wet || on.chart.client.features.age === 'child') return [];
         return on.steps
           .filter((s) => on.products(s).some((p) => p.kind === 'mascara' && !propertiesOf(p).waterproof))
           .map((s) =>
