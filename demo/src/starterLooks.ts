@@ -282,7 +282,7 @@ const MORE: readonly Sketch[] = [
         'set',
         {
           shade: deeper(0),
-          note: 'A powder of her own depth or none of its own: white turns grey in the flash.',
+          note: 'A powder as deep as the skin, or one without a colour: white turns grey in the flash.',
         },
       ],
       ['brow', { shade: { lab: [20, 4, 5] } }],

@@ -8,7 +8,9 @@ export function featuresInWords(f: Features): string {
     left === right
       ? left === 'open'
         ? null
-        : msg`${term(left)} lids`
+        : left === 'without a crease'
+          ? msg`lids without a crease`
+          : msg`${term(left)} lids`
       : msg`lids: client’s left ${term(left)}, right ${term(right)}`;
   const parts = [
     msg`${term(f.eyes)} eyes`,

@@ -50,6 +50,10 @@ const PEOPLE: readonly (readonly [string, Partial<Features>])[] = [
   ['a child', { age: 'child', hairTone: 'fair' }],
   ['lash extensions', { lashes: 'extensions' }],
   ['someone who cannot lie back', { cannotRecline: true }],
+  [
+    'lids without a crease',
+    { lids: { left: 'without a crease', right: 'without a crease' }, lashes: 'straight', hairTone: 'black' },
+  ],
 ];
 
 export const CLIENT: readonly Case[] = [

@@ -263,7 +263,9 @@ export const EFFECTS: readonly Effect[] = messagesIn(
       mind: ({ lids }) =>
         lids.left === 'hooded' || lids.right === 'hooded'
           ? msg`Hooded: place it with the eye open, above the fold.`
-          : null,
+          : lids.left === 'without a crease' || lids.right === 'without a crease'
+            ? msg`No crease: place it with the eye open, where it is to be seen.`
+            : null,
     },
     {
       name: 'lift',

@@ -15,7 +15,7 @@ import {
 } from './canonicalLines';
 import { mirrored, throughPoints } from './curve';
 import { faceWarp, type FaceWarp } from './faceWarp';
-import { PLAIN_FEATURES, type Features } from './features';
+import { PLAIN_FEATURES, type Features, type Lid } from './features';
 import { TEMPLATE, type Landmarks, type LandmarkName, type PairedName, type Side } from './landmarks';
 import { ellipse, mirror, type Point, type Polygon, type Polyline } from './point';
 
@@ -212,7 +212,13 @@ export function irisRadius(eyeWidthMm: number): number {
   return (5.85 * eyeWidthMm) / 28.5;
 }
 
-const HOODING = { open: 1, 'partly hooded': 0.6, hooded: 0.3 } as const;
+/** How much of its lid an open eye shows. Without a crease the skin of the lid folds in at the lashes. */
+const HOODING: Readonly<Record<Lid, number>> = {
+  open: 1,
+  'partly hooded': 0.6,
+  hooded: 0.3,
+  'without a crease': 0.3,
+};
 
 /**
  * A crease point rides on the lid: its height above the lash line is the canonical one scaled by how

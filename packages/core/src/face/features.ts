@@ -5,7 +5,9 @@ import { SIDES, type Side } from './landmarks';
 
 const one = <T extends string>(...values: readonly T[]) => Type.Union(values.map((v) => Type.Literal(v)));
 
-export const LIDS = ['open', 'partly hooded', 'hooded'] as const;
+const CREASED_LIDS = ['open', 'partly hooded', 'hooded'] as const;
+export const LIDS = [...CREASED_LIDS, 'without a crease'] as const;
+export type Lid = (typeof LIDS)[number];
 export const EYE_SHAPES = ['almond', 'round', 'deep-set', 'down-turned'] as const;
 export const BROWS = ['full', 'fine', 'sparse', 'tattooed'] as const;
 export const HAIR_STYLES = [
@@ -67,8 +69,15 @@ export const FeaturesSchema = Type.Object(
   },
   { additionalProperties: false },
 );
+const creased = one(...CREASED_LIDS);
 /** As the first form of a chart knows it. */
-export const FeaturesV1Schema = Type.Omit(FeaturesSchema, ['dryZones'], { additionalProperties: false });
+export const FeaturesV1Schema = Type.Object(
+  {
+    ...Type.Omit(FeaturesSchema, ['dryZones']).properties,
+    lids: Type.Object({ left: creased, right: creased }, { additionalProperties: false }),
+  },
+  { additionalProperties: false },
+);
 export type Features = Static<typeof FeaturesSchema>;
 
 /** A face about which nothing has been noted yet. */

@@ -16,6 +16,7 @@ import {
   outlineOf,
   placementArea,
   PLAIN_FEATURES,
+  type Lid,
   subtractRegion,
   TEMPLATE,
   uniteOutlines,
@@ -250,6 +251,17 @@ test('the crease sits lower on the hooded eye', () => {
   const face = faceModel(TEMPLATE, { ...PLAIN_FEATURES, lids: { left: 'hooded', right: 'open' } });
   const height = (side: 'left' | 'right'): number => Math.min(...face[side].crease.map(([, y]) => y));
   expect(height('left')).toBeGreaterThan(height('right') + 2);
+});
+
+test('a lid without a crease is drawn without one, and the other as it is', () => {
+  const creases = (left: Lid, right: Lid): number => {
+    const art = lineArt(TEMPLATE, { ...PLAIN_FEATURES, lids: { left, right } });
+    return [...art.ground, ...art.lines].filter(({ part }) => part === 'crease' || part === 'fold shadow')
+      .length;
+  };
+  const none = 'without a crease';
+  expect([creases(none, none), creases(none, 'open'), creases('open', 'open')]).toEqual([0, 1, 2]);
+  expect(creases('hooded', none)).toBe(creases('hooded', 'hooded') / 2);
 });
 
 test.each(HAIR_STYLES)('the drawing with hair %s is sound and under 70 kB', (hair) => {

@@ -25,6 +25,7 @@ export {
   PLAIN_FEATURES,
   sidesWhere,
   type Features,
+  type Lid,
   type SidedFeatures,
 } from './features';
 export {

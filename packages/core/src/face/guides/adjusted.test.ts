@@ -7,6 +7,7 @@ import {
   GUIDES,
   inferLandmarks,
   intersectRegions,
+  LIDS,
   outlineOf,
   PLAIN_FEATURES,
   TEMPLATE,
@@ -119,7 +120,7 @@ test('of every guide it is known where it lies', () => expect(WHERE.map(([guide]
 
 test('nothing but lash and water line is laid into an open eye, however it is adjusted, on anybody', () => {
   const lash: readonly string[] = ['liner', 'tightLine', 'lashes', 'lowerLashes'];
-  const lids = fc.constantFrom(...(['open', 'partly hooded', 'hooded'] as const));
+  const lids = fc.constantFrom(...LIDS);
   const anybody = fc.record({
     guide: fc.constantFrom(...NAMES.filter((guide) => !lash.includes(guide))),
     measured: fc.constantFrom(...Object.values(EIGHT_FACES)),

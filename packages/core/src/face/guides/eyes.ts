@@ -2,6 +2,7 @@ import { clamp } from '../../math';
 import { messagesIn } from '../../messages';
 import { ribbon } from '../curve';
 import type { FaceModel, HalfFace } from '../faceModel';
+import type { Lid } from '../features';
 import { measureLine, normalsOf, portion, resample, type Point, type Polygon, type Polyline } from '../point';
 import { uniteOutlines } from '../region';
 import { patch, type GuideDefinition, type GuideParams, type GuideShape } from './definition';
@@ -54,7 +55,19 @@ const lid = (half: HalfFace, _face: FaceModel, params: GuideParams): GuideShape 
   });
 
 /** How far above the natural fold colour has to go to be seen with the eye open, mm. */
-export const ABOVE_FOLD = { open: 0.6, 'partly hooded': 2.6, hooded: 4.2 } as const;
+export const ABOVE_FOLD: Readonly<Record<Lid, number>> = {
+  open: 0.6,
+  'partly hooded': 2.6,
+  hooded: 4.2,
+  'without a crease': 4.2,
+};
+/** How far above it a socket is drawn, mm; without a crease it is all that tells where one would be. */
+const SOCKET_LIFT: Readonly<Record<Lid, number>> = {
+  open: 0,
+  'partly hooded': 2.2,
+  hooded: 3.6,
+  'without a crease': 3.6,
+};
 
 /**
  * The lid and on over the fold, as far as it has to go to show with the eye open: the more hooded the eye,
@@ -115,8 +128,7 @@ function lidCentre(half: HalfFace, _face: FaceModel, params: GuideParams): Guide
 
 /** The socket line; on hooded lids placed above the natural fold, where it shows with the eye open. */
 function socket(half: HalfFace, face: FaceModel, params: GuideParams): GuideShape {
-  const lift =
-    { open: 0, 'partly hooded': 2.2, hooded: 3.6 }[face.features.lids[half.side]] + 1 + params.liftMm;
+  const lift = SOCKET_LIFT[face.features.lids[half.side]] + 1 + params.liftMm;
   const spine = portion(half.crease, 0.12, 0.97, 0.8).map((p) => movedUp(half, p, lift));
   const k = params.width / 100;
   const middle = spine[Math.floor(spine.length / 2)]!;

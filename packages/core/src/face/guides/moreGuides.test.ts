@@ -5,6 +5,7 @@ import {
   intersectRegions,
   outlineOf,
   PLAIN_FEATURES,
+  type Lid,
   uniteOutlines,
   type Features,
   type GuideName,
@@ -35,17 +36,18 @@ test('light on the bone is clear of a lifted blush on every face', () => {
 });
 
 test('the more hooded the eye, the further above the fold colour goes; an open lid keeps to it', () => {
-  type LidOf = 'open' | 'partly hooded' | 'hooded';
-  const top = (guide: GuideName, lid: LidOf) =>
+  const top = (guide: GuideName, lid: Lid) =>
     Math.min(
       ...regionOf(guide, FACES[0]!, { ...PLAIN_FEATURES, lids: { left: lid, right: 'open' } })
         .flat()
         .map(([, y]) => y),
     );
-  const above = (lid: LidOf) => top('lid', lid) - top('openLid', lid);
+  const above = (lid: Lid) => top('lid', lid) - top('openLid', lid);
   expect(above('open')).toBeGreaterThan(0.3);
   expect(above('partly hooded')).toBeGreaterThan(above('open') + 1);
   expect(above('hooded')).toBeGreaterThan(above('partly hooded') + 1);
+  // Without a crease nothing covers it, and it is seen as far up as on a hooded eye.
+  expect(above('without a crease')).toBeGreaterThan(above('partly hooded') + 1);
 });
 
 test('the hairline contour is narrower on a small forehead and broader on a high one', () => {

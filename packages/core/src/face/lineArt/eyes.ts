@@ -70,10 +70,11 @@ function lashesDown(half: HalfFace): Ink {
 
 const closed = (polygon: readonly Point[]): Polyline => [...polygon, polygon[0]!];
 
-/** Open lids carry a fine crease; hooded ones a heavier outer fold with a soft shadow above it. */
+/** Open lids carry a fine crease; hooded ones a heavier outer fold with a soft shadow above it; some none. */
 function crease(face: FaceModel, half: HalfFace): Ink[] {
   const line = half.crease.map(half.toFace);
   const hooding = face.features.lids[half.side];
+  if (hooding === 'without a crease') return [];
   if (hooding === 'open') return [inked('crease', line, [0.04, 0.2, 0.26, 0.22, 0.16, 0.03], 0.8)];
   const fold = inked(
     'crease',

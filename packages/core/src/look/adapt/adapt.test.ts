@@ -71,6 +71,29 @@ test('a child’s base is sheer or light where it can be, of the face and of the
   expect(named(see({}), base.title)!.wants).toEqual(base.wants);
 });
 
+test('of two sprays the last is sprayed twice, in whatever order they were made; a variant has its own last', () => {
+  const spray = (n: number, phase: LookStep['phase'], variant?: string): LookStep => ({
+    ...step(n, {
+      phase,
+      role: 'care',
+      title: `Spray ${n}`,
+      wants: { kinds: ['spray'] },
+      placements: at('zone.wholeFace'),
+    }),
+    ...(variant ? { variant } : {}),
+  });
+  const bare = FULL.steps.filter(({ wants }) => !wants.kinds.includes('spray'));
+  const twice = (...sprays: LookStep[]) =>
+    see({}, WEDDING, { look: { ...FULL, steps: [...bare, ...sprays] } })
+      .steps.filter(({ wants, passes }) => wants.kinds.includes('spray') && passes === 2)
+      .map(({ title }) => title);
+  const [set, finish] = [spray(280, 'set'), spray(281, 'finish')];
+  expect(twice(set)).toEqual(['Spray 280']);
+  expect(twice(set, finish)).toEqual(['Spray 281']);
+  expect(twice(finish, set)).toEqual(['Spray 281']);
+  expect(twice(set, spray(282, 'finish', 'evening'))).toEqual(['Spray 280', 'Spray 282']);
+});
+
 test('waterproof is asked for tears, but not of a child', () => {
   const lash = step(270, { phase: 'lashes', role: 'lash', title: 'Lash', wants: { kinds: ['mascara'] } });
   const look = { ...FULL, steps: [...FULL.steps, lash] };
@@ -196,6 +219,22 @@ test.each<[string, Partial<Features>, (sees: Sees) => unknown, unknown]>([
     (s) => guides(named(s, 'Lid')),
     ['openLid'],
   ],
+  [
+    'upwards from the lashes',
+    { lids: { left: 'without a crease', right: 'without a crease' } },
+    (s) => [
+      guides(named(s, 'Lid')),
+      s.ids.includes('open-eye placement'),
+      s.ids.includes('line on hooded lids'),
+    ],
+    [['openLid'], false, false],
+  ],
+  [
+    'line on lids without a crease',
+    { lids: { left: 'without a crease', right: 'without a crease' } },
+    (s) => named(s, 'Liner')!.placements.map((p) => ('guide' in p ? p.params?.['width'] : null)),
+    [150],
+  ],
   ['satin on lined lids', { age: 'mature' }, (s) => named(s, 'Lid')!.wants.finishes, ['satin', 'matte']],
   ['contact lenses', { lenses: true }, (s) => guides(named(s, 'Liner')), ['liner']],
   ['head tremor', { headTremor: true }, (s) => named(s, 'Liner')!.technique, 'stipple'],
@@ -238,6 +277,25 @@ test('of a step that is left out only that is told; what else was asked of it is
   ]);
   const lenses = fitLook(FULL, client(undefined, { features: { lenses: true } }), KIT, OCCASION, STAMP).notes;
   expect(lenses.filter((note) => /^Mascara: worked for contact lenses/.test(note))).toHaveLength(1);
+});
+
+test('each lid is worked as it is: one without a crease upwards from its lashes, a hooded one over its fold', () => {
+  const sees = see({ lids: { left: 'without a crease', right: 'hooded' } });
+  expect(sees.ids).toEqual(expect.arrayContaining(['upwards from the lashes', 'open-eye placement']));
+  expect(guides(named(sees, 'Lid'))).not.toContain('lid');
+  expect(named(sees, 'Lid')!.note).toContain('fading upwards');
+  expect(named(sees, 'Lid')!.note).toContain('above the natural fold');
+  // A line that suits both is the hooded one’s: no width is asked both ways.
+  expect(sees.ids).toContain('line on hooded lids');
+  expect(sees.ids).not.toContain('line on lids without a crease');
+  const one = see({ lids: { left: 'open', right: 'without a crease' } });
+  const lid = named(one, 'Lid')!.placements;
+  expect(lid.map((p) => ('guide' in p ? `${p.guide} ${p.side}` : ''))).toEqual(
+    expect.arrayContaining(['lid left', 'openLid right']),
+  );
+  expect(named(one, 'Socket')!.note).toContain('More depth on the client’s right');
+  for (const lids of ['open', 'partly hooded', 'hooded'] as const)
+    expect(see({ lids: { left: lids, right: lids } }).ids).not.toContain('upwards from the lashes');
 });
 
 test('one hooded eye is placed open, the other as it is, and the lower lid gets more depth', () => {
@@ -792,7 +850,7 @@ describe('where a measure decides', () => {
   });
 
   test('of two lids the one that is hooded more is lower, whatever is measured', () => {
-    const order = { open: 0, 'partly hooded': 1, hooded: 2 } as const;
+    const order = { open: 0, 'partly hooded': 1, hooded: 2, 'without a crease': 2 } as const;
     for (const left of LIDS)
       for (const right of LIDS) {
         const more = order[left] - order[right];

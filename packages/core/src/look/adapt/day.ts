@@ -4,9 +4,23 @@ import { msg, term } from '../../messages';
 import { isFlushed } from '../../shade';
 import { titleOf, type LookStep } from '../document';
 import { basesFace, primesSkin, setsSkin } from '../ofSkin';
-import { both, noted, rounded, type Adapter, type Adder } from './adapter';
+import { inOrder } from '../phaseOrder';
+import { both, noted, rounded, type Adapter, type Adder, type AdaptTo } from './adapter';
 
 const lasts = (words: string): string => msg`it has to hold: ${words}`;
+
+/**
+ * Whether it is the last spray of a face, or the only one, which a day may have added: what lies under
+ * another is held by that one.
+ */
+function isLastSpray(step: LookStep, look: AdaptTo['look']): boolean {
+  if (!step.wants.kinds.includes('spray')) return false;
+  const sprays = inOrder(look.steps, look).filter(
+    ({ variant, wants }) =>
+      wants.kinds.includes('spray') && (variant === undefined || variant === step.variant),
+  );
+  return sprays.length === 0 || sprays.at(-1)!.id === step.id;
+}
 
 /** What hours, heat, tears, meals, lights and camera change. */
 export const DAY_ADAPTERS: readonly Adapter[] = [
@@ -83,8 +97,8 @@ export const DAY_ADAPTERS: readonly Adapter[] = [
   },
   {
     id: 'strong hold',
-    change: (step, { day, features }) =>
-      step.wants.kinds.includes('spray') &&
+    change: (step, { day, features, look }) =>
+      isLastSpray(step, look) &&
       features.age !== 'child' &&
       (day.long || day.heat || day.humidity || day.dancing || day.rain)
         ? {

@@ -3,8 +3,10 @@ import {
   measure,
   narrowTemples,
   offNarrowTemples,
+  SIDES,
   sidesWhere,
   type Features,
+  type Lid,
   type Side,
 } from '../../face';
 import { msg, term } from '../../messages';
@@ -23,7 +25,23 @@ const foreheadShare = (to: {
   readonly client: { readonly landmarks: Parameters<typeof measure>[1] };
 }): number => measure('foreheadHeight', to.client.landmarks) / measure('faceLength', to.client.landmarks);
 const hoodedSides = ({ lids }: Features): readonly Side[] =>
-  (['left', 'right'] as const).filter((side) => lids[side] !== 'open');
+  SIDES.filter((side) => lids[side] === 'partly hooded' || lids[side] === 'hooded');
+const sidesWithoutCrease = ({ lids }: Features): readonly Side[] =>
+  SIDES.filter((side) => lids[side] === 'without a crease');
+/** How little of a lid is seen. */
+const COVERED: Readonly<Record<Lid, number>> = {
+  open: 0,
+  'partly hooded': 1,
+  hooded: 2,
+  'without a crease': 2,
+};
+
+/** Where an eye’s colour goes to be seen with the eye open; null: it lies where it is seen. */
+const seenOpen = (step: LookStep, sides: readonly Side[]): LookStep['placements'] | null =>
+  step.role !== 'eye' || sides.length === 0
+    ? null
+    : (exchanged(step, ['lid', 'zone.mobileLid'], 'openLid', sides) ??
+      (has(step, 'socket', 'outerLid', 'openLid') ? step.placements : null));
 const withBrows = (features: Features, brows: Features['brows']): readonly Side[] =>
   sidesWhere(features, (side) => side.brows === brows);
 const withEyes = (features: Features, eyes: Features['eyes']): readonly Side[] =>
@@ -114,9 +132,7 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     id: 'open-eye placement',
     change: (step, { features }) => {
       const sides = hoodedSides(features);
-      if (step.role !== 'eye' || sides.length === 0) return null;
-      const placements = exchanged(step, ['lid', 'zone.mobileLid'], 'openLid', sides);
-      const worked = placements ?? (has(step, 'socket', 'outerLid', 'openLid') ? step.placements : null);
+      const worked = seenOpen(step, sides);
       if (!worked) return null;
       const note = noted(
         step,
@@ -130,24 +146,32 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
     },
   },
   {
+    id: 'upwards from the lashes',
+    change: (step, { features }) => {
+      const sides = sidesWithoutCrease(features);
+      const worked = seenOpen(step, sides);
+      if (!worked) return null;
+      const note = noted(
+        step,
+        msg`Eye open, looking straight ahead: deepest at the lashes, fading upwards as far as it is to be seen.`,
+      );
+      return {
+        words: msg`Worked upwards from the lashes, ${sidesInWords(sides)}`,
+        why: msg`without a crease colour shows only where it is laid above the lashes`,
+        set: { placements: worked, note, tool: 'small brush', handsOnMinutes: step.handsOnMinutes + 1 },
+      };
+    },
+  },
+  {
     id: 'more depth on the lower lid',
     change: (step, to) => {
-      const [left, right] = [
-        measure('lidShowLeft', to.client.landmarks),
-        measure('lidShowRight', to.client.landmarks),
-      ];
-      const differs =
-        Math.abs(left - right) >= UNEVEN_LIDS_MM || to.features.lids.left !== to.features.lids.right;
+      const { lids } = to.features;
+      const more = COVERED[lids.left] - COVERED[lids.right];
+      const shown =
+        measure('lidShowLeft', to.client.landmarks) - measure('lidShowRight', to.client.landmarks);
+      const differs = more !== 0 || Math.abs(shown) >= UNEVEN_LIDS_MM;
       if (!differs || !(step.role === 'eye' && has(step, 'socket', 'outerLid'))) return null;
-      const order = { open: 0, 'partly hooded': 1, hooded: 2 } as const;
-      const lower =
-        order[to.features.lids.left] !== order[to.features.lids.right]
-          ? order[to.features.lids.left] > order[to.features.lids.right]
-            ? 'left'
-            : 'right'
-          : left < right
-            ? 'left'
-            : 'right';
+      const lower = more > 0 || (more === 0 && shown < 0) ? 'left' : 'right';
       const note = noted(step, msg`More depth on the client’s ${term(lower)} until both look alike.`);
       return note === step.note
         ? null
@@ -168,6 +192,21 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
             set: { placements: changedGuides(step, ['liner'], { width: 70 }) },
           }
         : null,
+  },
+  {
+    id: 'line on lids without a crease',
+    change: (step, { features }) => {
+      if (step.role !== 'liner' || sidesWithoutCrease(features).length < 2 || !has(step, 'liner'))
+        return null;
+      const note = noted(step, msg`Built up with the eye open, until it is seen.`);
+      return note === step.note
+        ? null
+        : {
+            words: msg`A line built up with the eye open`,
+            why: msg`without a crease the lid takes a fine one in when the eye opens`,
+            set: { note, placements: changedGuides(step, ['liner'], { width: 150 }) },
+          };
+    },
   },
   {
     id: 'satin on lined lids',
