@@ -221,6 +221,20 @@ describe('a person’s own times', () => {
     expect(be(480)).toContain('at 08:00');
   });
 
+  test('who cannot be ready in time is told when they are, and it is marked for whoever plans', () => {
+    const one = (readyBy: number): PartyPlan => ({ ...plan, guests: [guest('a', { readyBy }), b] });
+    const lead = (readyBy: number) => callSheet(party, one(readyBy), { kind: 'person', id: 'a' })!.lead[1];
+    // Done at 09:40.
+    expect(lead(580)).toBe('Ready by 09:40.');
+    expect(lead(579)).toBe('Ready by 09:40: later than 09:39, which was asked for.');
+    const marked = (readyBy: number) =>
+      callSheet(party, one(readyBy), { kind: 'whole' })!
+        .parts.at(-1)!
+        .rows.find(({ what }) => what === 'Guest a')!.detail;
+    expect(marked(580)).toBe('done 09:40');
+    expect(marked(550)).toBe('done 09:40, 30 min late');
+  });
+
   test('a clean face is asked of whose face is done', () => {
     const hair = { ...plan, timetable: { ...plan.timetable!, visits: [visit(a, true, 480)] } };
     expect(callSheet(party, hair, { kind: 'person', id: 'a' })!.foot).toEqual(['A top that opens in front.']);

@@ -106,5 +106,8 @@ function roundParts(
 
 function readyDetail(guest: Guest, visits: readonly Visit[]): string {
   const last = visits.filter((visit) => visit.of === guest.id).at(-1);
-  return last ? msg`done ${clock(last.start + last.minutes)}` : msg`nothing planned`;
+  if (!last) return msg`nothing planned`;
+  const done = last.start + last.minutes;
+  const late = done - guest.readyBy;
+  return late > 0 ? msg`done ${clock(done)}, ${late} min late` : msg`done ${clock(done)}`;
 }

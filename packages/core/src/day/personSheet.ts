@@ -17,6 +17,14 @@ const HOW_TO_COME = messages({
 const comesAt = ({ from }: Guest, { start }: Visit): number =>
   Math.max(start - COME_BEFORE_MINUTES, Math.min(from, start));
 
+/** By when, as it was asked; where that cannot be kept, when it really is. */
+function readyWords({ readyBy }: Guest, last: Visit): string {
+  const done = last.start + last.minutes;
+  return done > readyBy
+    ? msg`Ready by ${clock(done)}: later than ${clock(readyBy)}, which was asked for.`
+    : msg`Ready by ${clock(readyBy)}.`;
+}
+
 /** One person's own times: visits, what else there is, what is free between; and how to come. */
 export function personSheet(
   guest: Guest,
@@ -36,10 +44,7 @@ export function personSheet(
   ].sort((a, b) => a.from - b.from);
   return {
     lead: first
-      ? [
-          msg`Be at ${say.where(first)} at ${clock(comesAt(guest, first))}.`,
-          msg`Ready by ${clock(guest.readyBy)}.`,
-        ]
+      ? [msg`Be at ${say.where(first)} at ${clock(comesAt(guest, first))}.`, readyWords(guest, last ?? first)]
       : [msg`Nothing is planned.`],
     parts: [
       {
