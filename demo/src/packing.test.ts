@@ -180,6 +180,7 @@ describe('what is not there', () => {
       for (const thing of plain[i]!.detail.split(', ')) expect(detail).toContain(thing);
       expect(detail.match(/blotting sheets/g)).toHaveLength(1);
       expect(detail.match(/tissues/g)).toHaveLength(1);
+      expect(detail.match(/a clean puff/g)?.length ?? 0).toBeLessThanOrEqual(1);
     }
     expect(bags.some(({ detail }) => /^Touch up (once|twice|3 times): /.test(detail))).toBe(true);
   });
@@ -308,6 +309,9 @@ describe('by what each face takes', () => {
     const bagOf = (...steps: Chart['steps'][number][]) => listOf({ ...one!, steps }).bags[0]!.detail;
     expect(bagOf(lip, powder)).toContain(named(lip));
     expect(bagOf(lip, powder)).toContain(named(powder));
+    // A puff goes with powder, and with nothing else.
+    expect(bagOf(lip, powder).match(/a clean puff/g)).toHaveLength(1);
+    expect(bagOf(lip)).not.toContain('puff');
     const onLid = { ...powder, placements: [{ guide: 'zone.mobileLid' as const, side: 'both' as const }] };
     expect(bagOf({ ...lip, role: 'blush' as const }, onLid)).toBe('3 blotting sheets, tissues');
   });

@@ -334,6 +334,7 @@ function bagOf({ guest, chart }: Face, touchUps: TouchUpPlan | undefined): Thing
       ...new Set([
         ...of(laysLips),
         ...powders.slice(0, 1),
+        ...(powders.length > 0 ? [msg`a clean puff`] : []),
         ...(touchUps?.bag ?? []).filter((thing) => !ALWAYS_IN.includes(thing)),
         msg`${BLOTTING} blotting sheets`,
         ...(lashes.length > 0 ? [msg`lash glue`] : []),

@@ -1,7 +1,7 @@
 import type { GUIDE_NAMES } from '../face';
 import { fitLook, type Chart } from '../look';
 import { snapshotOf } from '../kit';
-import { client, KIT, LOOK, OCCASION, product, STAMP } from '../look/look.testing';
+import { client, id, KIT, LOOK, OCCASION, product, STAMP } from '../look/look.testing';
 import { TRIAL_ZONES } from './measures';
 import { chartOutlook, touchUpDue, touchUpLines, touchUpPlan, touchUpWhen } from './touchUpPlan';
 import { worthTouchUps } from './touchUpTimes';
@@ -10,7 +10,22 @@ import { wornByZone } from './wearCheck';
 import type { WearGroup } from './wearGroups';
 
 type GuideName = (typeof GUIDE_NAMES)[number];
-const FITTED = fitLook(LOOK, client(), KIT, OCCASION, STAMP).chart;
+const BASED = fitLook(LOOK, client(), KIT, OCCASION, STAMP).chart;
+const LIP: Chart['steps'][number] = {
+  ...BASED.steps[0]!,
+  id: id(290),
+  role: 'lip',
+  placements: [{ guide: 'lips', side: 'both' }],
+  use: [
+    {
+      product: snapshotOf(product(90, 'lip colour', [45, 40, 20])),
+      unitId: null,
+      parts: 1,
+      measure: 'swipe',
+    },
+  ],
+};
+const FITTED: Chart = { ...BASED, steps: [...BASED.steps, LIP] };
 const day = (hoursToLast: number, begins?: string): Chart => ({
   ...FITTED,
   occasion: { ...FITTED.occasion, hoursToLast, begins },
@@ -85,9 +100,8 @@ test('the zone the studio saw go first is named first, and its product is carrie
     ['nose', /^Nose: blot, then press/],
     ['mouth', /^Mouth: blot,/],
   ] as const) {
-    if (!worn[zone]) continue;
     const other = zone === 'nose' ? 'mouth' : 'nose';
-    const { visits } = planOf(day(10), [gone(zone, 1, 2), ...(worn[other] ? [gone(other, 12, null)] : [])]);
+    const { visits } = planOf(day(10), [gone(zone, 1, 2), gone(other, 12, null)]);
     expect(visits[0]!.zones[0]).toBe(zone);
     expect(visits[0]!.does[0]).toMatch(words);
     // What goes early is seen to before what goes late.
@@ -99,9 +113,14 @@ test('the zone the studio saw go first is named first, and its product is carrie
 
 test('what is carried is of the chart itself, once each, with tissues and a clean puff; no health word is in it', () => {
   const chart: Chart = { ...day(12), client: { ...FITTED.client, sensitivities: ['lanolin'] } };
-  const plan = planOf(chart, []);
+  const plan = planOf({ ...chart, steps: BASED.steps }, []);
   expect(plan.bag).toEqual(expect.arrayContaining(['blotting sheets', 'tissues', 'a clean puff']));
   expect(new Set(plan.bag).size).toBe(plan.bag.length);
+  // A puff is for powder: where only the mouth is seen to, none is carried.
+  const mouth = planOf({ ...day(12), steps: [LIP] }, []);
+  expect(new Set(mouth.visits.flatMap(({ zones }) => zones))).toEqual(new Set(['mouth']));
+  expect(mouth.bag).toEqual(expect.arrayContaining(['blotting sheets', 'tissues']));
+  expect(mouth.bag).not.toContain('a clean puff');
   expect(JSON.stringify(plan)).not.toMatch(/lanolin/);
 });
 

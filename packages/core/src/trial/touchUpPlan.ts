@@ -66,12 +66,20 @@ export function touchUpPlan(chart: Chart, outlook: readonly ZoneOutlook[]): Touc
   });
   const due = new Set(visits.flatMap(({ zones }) => zones));
   const carried = [...due].flatMap((zone) => CARRIED[zone].flatMap((layer) => own(layer, zone)));
+  const powders = [...due].some((zone) => CARRIED[zone].includes('powder'));
   return {
     visits,
     bag:
       visits.length === 0
         ? []
-        : [...new Set([...carried, msg`blotting sheets`, msg`tissues`, msg`a clean puff`])],
+        : [
+            ...new Set([
+              ...carried,
+              msg`blotting sheets`,
+              msg`tissues`,
+              ...(powders ? [msg`a clean puff`] : []),
+            ]),
+          ],
   };
 }
 
