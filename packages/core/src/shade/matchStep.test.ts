@@ -53,6 +53,27 @@ test('whatever the kit and skin: what is proposed keeps its range, costs what it
   );
 });
 
+test('answers differ by their products, and a mix is nearer or does it for less than each of its own', () => {
+  let mixed = 0;
+  fc.assert(
+    fc.property(anyDepth, anyKit, fc.constantFrom(BASE, CONTOUR), (depth, offs, step) => {
+      const skin = skinAt(depth);
+      const { answers } = matchStep(step, contextFor(skin, kitRound(skin, offs)), { count: 12 });
+      const idsIn = ({ parts }: (typeof answers)[number]) => parts.map(({ product: one }) => one.id);
+      const sets = answers.map((answer) => [...idsIn(answer)].sort().join());
+      expect(new Set(sets).size).toBe(sets.length);
+      const singles = answers.filter(({ parts }) => parts.length === 1);
+      for (const mix of answers.filter(({ parts }) => parts.length > 1)) {
+        mixed++;
+        for (const single of singles.filter((one) => idsIn(mix).includes(idsIn(one)[0]!)))
+          expect(mix.cost < single.cost || mix.deltaE! < single.deltaE!).toBe(true);
+      }
+    }),
+    { numRuns: 120 },
+  );
+  expect(mixed).toBeGreaterThan(20);
+});
+
 test('no answer is given twice, however many searches find it', () => {
   let mixed = 0;
   for (let depth = 4; depth <= 20; depth += 2)
@@ -373,7 +394,11 @@ describe('what is stirred into a base', () => {
     fc.assert(
       fc.property(
         anyDepth,
-        fc.array(fc.double({ min: -4, max: 6, noNaN: true }), { minLength: 1, maxLength: 3 }),
+        // Spread evenly: numbers at random are nearly none as often as not, and nothing is stirred into them.
+        fc.array(
+          fc.integer({ min: -40, max: 60 }).map((tenths) => tenths / 10),
+          { minLength: 1, maxLength: 3 },
+        ),
         fc.constantFrom(10, 35, 75, 150),
         (depth, offs, mg) => {
           const skin = skinAt(depth);

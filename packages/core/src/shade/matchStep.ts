@@ -237,15 +237,10 @@ export function matchStep(ask: ShadeAsk, context: ShadeContext, options: MatchSt
   const wantsMixes =
     target !== null &&
     (ask.wants.mix === true || (!inRange.some(isOwned) && role !== null && isMixable(ask)));
-  const mixes = wantsMixes ? mixesOf(ask, usable, context, stepJudge, target) : [];
+  const mixes = wantsMixes ? worthStirring(mixesOf(ask, usable, context, stepJudge, target), inRange) : [];
   // The best of both kinds is always among them: a single bottle is quicker, a mix often nearer.
-  const answers =
-    mixes.length === 0
-      ? inRange.slice(0, count)
-      : [
-          ...inRange.slice(0, Math.ceil(count / 2)),
-          ...mixes.sort(byCost).slice(0, Math.ceil(count / 2)),
-        ].sort(byCost);
+  const stirred = mixes.slice(0, Math.ceil(count / 2));
+  const answers = [...inRange.slice(0, count - stirred.length), ...stirred].sort(byCost);
   const unread = answers.filter((a) => isOwned(a) && a.parts.some(({ product }) => isUnread(product)));
   const guess = wouldGuess(
     unread.map(({ parts }) => parts[0]!.product),
@@ -321,6 +316,27 @@ function mixesOf(
     ...answer,
     deltaE: answer.lab ? deltaE2000(target, answer.lab) : null,
   }));
+}
+
+/**
+ * Of mixes of the same products the best alone, and none that comes no nearer than one of its own products
+ * does for less: whoever chooses is shown ways that differ. Best first.
+ */
+function worthStirring(mixes: readonly ShadeAnswer[], singles: readonly ShadeAnswer[]): ShadeAnswer[] {
+  const known = new Set<string>();
+  return [...mixes].sort(byCost).filter((mix) => {
+    const products = mix.parts.map(({ product }) => product.id);
+    const key = [...products].sort().join();
+    if (known.has(key)) return false;
+    known.add(key);
+    return !singles.some(
+      (single) =>
+        isOwned(single) &&
+        products.includes(single.parts[0]!.product.id) &&
+        single.cost <= mix.cost &&
+        (single.deltaE ?? Infinity) <= (mix.deltaE ?? Infinity),
+    );
+  });
 }
 const sameMix = ({ parts }: ShadeAnswer): string =>
   parts.map(({ product, measures }) => `${product.id} ${measures}`).join();
