@@ -119,6 +119,14 @@ describe('a step', () => {
     expect(leaving(skips(true, true, true).map((one) => ({ ...one, lookId: 'another' })))).toEqual([]);
     expect(leaving(skips(true, true, true).map((one) => ({ ...one, title: 'Else' })))).toEqual([]);
   });
+  test('cleaning is never asked to be left out', () => {
+    const phased = (phase: Step['phase']) =>
+      habitProposals(
+        { ...chart, steps: chart.steps.map((step) => (step.id === base.id ? { ...step, phase } : step)) },
+        skips(true, true, true, true, true),
+      ).filter(({ change }) => change.kind === 'leave out');
+    expect([phased('prime'), phased('clean')].map(({ length }) => length)).toEqual([1, 0]);
+  });
   test('what speaks against it is said: on how many it was done, or that nobody has seen it since', () => {
     const against = (...left: readonly boolean[]): string => leaving(skips(...left))[0]!.against!;
     expect(against(true, true, true, false, false)).toBe('Against it: on 2 it was done.');

@@ -63,7 +63,7 @@ const newestFirst = (habits: readonly WorkedHabit[]): WorkedHabit[] =>
 /**
  * What a studio's hands do otherwise than a chart plans, often enough to be proposed: an amount that was
  * more, or less, on three or more of the last five faces and the other way on one at most; a step of the same
- * look that was skipped on three of the last five. The client's own last time is not counted: the chart has
+ * look that was skipped on three of the last five, cleaning apart. The client's own last time is not counted: the chart has
  * it already. `worth` ranks behind what failed.
  */
 export function habitProposals(
@@ -114,6 +114,8 @@ function amountOffer(chart: Chart, step: Step, habits: readonly WorkedHabit[]) {
 }
 
 function skipOffer(chart: Chart, step: Step, habits: readonly WorkedHabit[]) {
+  // Clean hands, tools and skin are no habit to be left out, however often nobody ticked them.
+  if (step.phase === 'clean') return [];
   const same = habits.filter((one) => one.lookId === chart.look.id && one.title === step.title);
   const last = same.slice(0, LAST);
   const skipped = last.filter((one) => one.skipped).length;
