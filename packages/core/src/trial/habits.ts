@@ -63,8 +63,8 @@ const newestFirst = (habits: readonly WorkedHabit[]): WorkedHabit[] =>
 /**
  * What a studio's hands do otherwise than a chart plans, often enough to be proposed: an amount that was
  * more, or less, on three or more of the last five faces and the other way on one at most; a step of the same
- * look that was skipped on three of the last five, cleaning apart. The client's own last time is not counted: the chart has
- * it already. `worth` ranks behind what failed.
+ * look, other than cleaning, that was skipped on three of the last five. The client's own last time is not
+ * counted: the chart has it already. `worth` ranks behind what failed.
  */
 export function habitProposals(
   chart: Chart,
