@@ -182,7 +182,7 @@ export function GuestDialog({
           onChange={([only]) => only && set({ only: only === 'any' ? null : only })}
         />
       ) : null}
-      {lighterOf(value.faceMinutes) === null ? null : (
+      {lighterOf(value.faceMinutes) === null && value.lighterMinutes === null ? null : (
         <Switch
           label={msg`A lighter look would do, if need be`}
           on={value.lighterMinutes !== null}

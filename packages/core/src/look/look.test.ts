@@ -86,8 +86,7 @@ test('the best singles and the best mixes are both among the proposals, in order
   expect(proposals.filter((p) => p.use.length === 1).map((p) => p.use[0]!.product.id)).toEqual([
     BASES[1]!.id,
   ]);
-  // Each of other products: two ratios of one pair are one way.
-  expect(proposals.filter((p) => p.use.length === 2)).toHaveLength(2);
+  expect(proposals.filter((p) => p.use.length === 2)).toHaveLength(3);
   for (const p of proposals) expect(p.deltaE!).toBeLessThanOrEqual(2);
   expect(proposals.map((p) => p.cost)).toEqual([...proposals.map((p) => p.cost)].sort((a, b) => a - b));
 });

@@ -327,15 +327,17 @@ function worthStirring(mixes: readonly ShadeAnswer[], singles: readonly ShadeAns
   return [...mixes].sort(byCost).filter((mix) => {
     const products = mix.parts.map(({ product }) => product.id);
     const key = [...products].sort().join();
-    if (known.has(key)) return false;
-    known.add(key);
-    return !singles.some(
+    const forNothing = singles.some(
       (single) =>
         isOwned(single) &&
         products.includes(single.parts[0]!.product.id) &&
         single.cost <= mix.cost &&
         (single.deltaE ?? Infinity) <= (mix.deltaE ?? Infinity),
     );
+    // Another ratio of the same may come nearer.
+    if (forNothing || known.has(key)) return false;
+    known.add(key);
+    return true;
   });
 }
 const sameMix = ({ parts }: ShadeAnswer): string =>
