@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { AxeResults, RunOptions } from 'axe-core';
 import type { Browser, Page } from 'playwright-core';
-import { baseUrl, openAs, openBrowser, openClient, PEOPLE, PHONE, tabTo, WIDE } from './browser';
+import { baseUrl, openAs, openBrowser, openClient, openContext, PEOPLE, PHONE, tabTo, WIDE } from './browser';
 import { drawn, findIds, PAGES, type Ids } from './pages';
 
 // Every page looked over by axe, in both themes and both widths; the thread worked by keys alone.
@@ -86,7 +86,7 @@ describe('axe finds nothing to complain of', () => {
   });
 
   test('the door', async () => {
-    const context = await browser.newContext({ viewport: PHONE });
+    const context = await openContext(browser, { viewport: PHONE });
     const door = await context.newPage();
     await door.goto(baseUrl());
     await door.getByLabel('Email').waitFor();
@@ -95,7 +95,7 @@ describe('axe finds nothing to complain of', () => {
   });
 
   test('while the scripts are on their way', async () => {
-    const context = await browser.newContext({ viewport: PHONE, serviceWorkers: 'block' });
+    const context = await openContext(browser, { viewport: PHONE, serviceWorkers: 'block' });
     const door = await context.newPage();
     let letThrough = (): void => undefined;
     const held = new Promise<void>((resolve) => (letThrough = resolve));
@@ -134,7 +134,7 @@ describe('axe finds nothing to complain of', () => {
 /** Goes on by Tab until what has the focus is called so; fails when it is not reached. */
 describe('without a mouse', () => {
   test('from the door to the last step at the chair, by keys alone', async () => {
-    const context = await browser.newContext({ viewport: WIDE });
+    const context = await openContext(browser, { viewport: WIDE });
     const page = await context.newPage();
     page.setDefaultTimeout(20_000);
     await page.goto(baseUrl());

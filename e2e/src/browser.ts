@@ -1,7 +1,13 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import os from 'node:os';
 import path from 'node:path';
-import { chromium, type Browser, type BrowserContext, type Page } from 'playwright-core';
+import {
+  chromium,
+  type Browser,
+  type BrowserContext,
+  type BrowserContextOptions,
+  type Page,
+} from 'playwright-core';
 import { SECOND_SIGN_IN, SIGN_INS } from '@toile/demo';
 
 export const PHONE = { width: 390, height: 844 };
@@ -77,6 +83,19 @@ globalThis.toileSeen = async () => {
   return (await Promise.all(said)).join('\n');
 };
 
+/** A window of its own; what its pages show is told where a test fails. */
+export async function openContext(
+  browser: Browser,
+  options: BrowserContextOptions = {},
+): Promise<BrowserContext> {
+  const context = await browser.newContext(options);
+  context.on('page', (one) => {
+    open.add(one);
+    one.on('close', () => open.delete(one));
+  });
+  return context;
+}
+
 /** A window of its own, signed in; what the page complains of is collected. */
 export async function openAs(
   browser: Browser,
@@ -89,16 +108,12 @@ export async function openAs(
     at = baseUrl(),
   }: { readonly serviceWorkers?: 'allow' | 'block'; readonly at?: string } = {},
 ): Promise<Opened> {
-  const context = await browser.newContext({
+  const context = await openContext(browser, {
     viewport,
     colorScheme,
     hasTouch: viewport.width < 900,
     acceptDownloads: true,
     serviceWorkers,
-  });
-  context.on('page', (one) => {
-    open.add(one);
-    one.on('close', () => open.delete(one));
   });
   const page = await context.newPage();
   page.setDefaultTimeout(Number(process.env.TOILE_PATIENCE_MS ?? 20_000));

@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import ICAL from 'ical.js';
 import { PLAIN_FEATURES, readZip, zipText } from '@toile/core';
 import type { Browser, Page } from 'playwright-core';
-import { eventually, openAs, openBrowser, openClient, openPart, PHONE } from './browser';
+import { eventually, openAs, openBrowser, openClient, openContext, openPart, PHONE } from './browser';
 
 let browser: Browser;
 let page: Page;
@@ -51,7 +51,7 @@ test('the client answers on a phone of their own; what was said is taken over in
   expect(await page.getByText(link, { exact: false }).count()).toBe(1);
   await page.goBack();
 
-  const theirs = await browser.newContext({ viewport: PHONE, hasTouch: true, serviceWorkers: 'block' });
+  const theirs = await openContext(browser, { viewport: PHONE, hasTouch: true, serviceWorkers: 'block' });
   const phone = await theirs.newPage();
   await phone.goto(link);
   await phone.getByRole('heading', { name: /^Before you sit with/ }).waitFor();

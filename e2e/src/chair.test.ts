@@ -1,6 +1,6 @@
 import type { Chart } from '@toile/core';
 import type { Browser, BrowserContext, Page } from 'playwright-core';
-import { baseUrl, more, openAs, openBrowser, openClient, openPart } from './browser';
+import { baseUrl, more, openAs, openBrowser, openClient, openContext, openPart } from './browser';
 
 // A whole chart worked in a basement, handed over to a colleague, and a fault carried into the next version,
 // in order.
@@ -255,7 +255,7 @@ test('a link shows the version to someone without an account until it is taken b
   await more(page, 'Share');
   await button('Make a link').click();
   const link = await page.getByLabel('The link, shown this once').inputValue();
-  const stranger = await browser.newContext();
+  const stranger = await openContext(browser);
   const seen = await stranger.newPage();
   await seen.goto(link);
   await seen.locator('text', { hasText: 'Renske Halloran' }).first().waitFor();

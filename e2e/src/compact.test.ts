@@ -1,5 +1,16 @@
 import type { Browser, Page } from 'playwright-core';
-import { eventually, more, openAs, openBrowser, openClient, PHONE, WIDE, SHOTS, shot } from './browser';
+import {
+  eventually,
+  more,
+  openAs,
+  openBrowser,
+  openClient,
+  openContext,
+  PHONE,
+  shot,
+  SHOTS,
+  WIDE,
+} from './browser';
 
 // What a client takes home: put together from her lesson, moved about in, printed, found again by a reading,
 // and brought into another season, the lesson with it.
@@ -112,7 +123,7 @@ test('months later: what holds, what to mix or swap; taken over by one touch, th
   await button('Take it over').click();
   await page.getByText('Taken over.').waitFor();
   await page.getByText('The lesson’s link shows it, and what is new.').waitFor();
-  const other = await browser.newContext({ viewport: PHONE });
+  const other = await openContext(browser, { viewport: PHONE });
   const theirs = await other.newPage();
   await theirs.goto(link);
   await theirs.getByRole('heading', { name: 'What is new' }).waitFor();

@@ -1,6 +1,6 @@
 import type { Browser, Page } from 'playwright-core';
 import catalogue from '../../packages/languages/src/id.json';
-import { baseUrl, eventually, openAs, openBrowser, PEOPLE, PHONE } from './browser';
+import { baseUrl, eventually, openAs, openBrowser, openContext, PEOPLE, PHONE } from './browser';
 import { drawn, findIds, PAGES, type Ids } from './pages';
 
 // The app in Indonesian: chosen on a device, and then nothing on any page is left in English that is a
@@ -81,7 +81,7 @@ describe('in Indonesian', () => {
 });
 
 test('it is what the browser asks for, and what is chosen is kept', async () => {
-  const context = await browser.newContext({ viewport: PHONE, locale: 'id-ID', serviceWorkers: 'block' });
+  const context = await openContext(browser, { viewport: PHONE, locale: 'id-ID', serviceWorkers: 'block' });
   const door = await context.newPage();
   await door.goto(baseUrl());
   await door.getByLabel('Surel').fill(PEOPLE.artist.email);

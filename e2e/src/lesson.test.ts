@@ -1,5 +1,15 @@
 import type { Browser, Page } from 'playwright-core';
-import { eventually, more, openAs, openBrowser, openClient, PHONE, SHOTS, shot } from './browser';
+import {
+  eventually,
+  more,
+  openAs,
+  openBrowser,
+  openClient,
+  openContext,
+  PHONE,
+  shot,
+  SHOTS,
+} from './browser';
 
 // A lesson for the client's own hands: proposed, changed, read on another phone, printed, taken back.
 let browser: Browser;
@@ -72,7 +82,7 @@ test('a tool that is not at home is stood in for, or the step is left and says w
 test('by a link it is read on another phone, and no more once it is taken back; on paper it is a PDF', async () => {
   await page.getByRole('button', { name: 'Make a link', exact: true }).click();
   const link = await page.getByLabel('The link, shown this once').inputValue();
-  const context = await browser.newContext({ viewport: PHONE });
+  const context = await openContext(browser, { viewport: PHONE });
   const theirs = await context.newPage();
   await theirs.goto(link);
   await theirs.getByRole('heading', { name: 'Choir Loft, at home' }).waitFor();

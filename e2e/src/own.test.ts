@@ -1,5 +1,5 @@
 import type { Browser } from 'playwright-core';
-import { eventually, openBrowser, PHONE } from './browser';
+import { eventually, openBrowser, openContext, PHONE } from './browser';
 
 let browser: Browser;
 beforeAll(async () => {
@@ -10,7 +10,7 @@ afterAll(() => browser.close());
 test('an empty installation to a first saved chart, on a phone, without the demo', async () => {
   const url = process.env.TOILE_EMPTY_URL;
   if (!url) throw new Error('TOILE_EMPTY_URL is not set: run the interface tests through npm test');
-  const context = await browser.newContext({ viewport: PHONE, hasTouch: true, serviceWorkers: 'block' });
+  const context = await openContext(browser, { viewport: PHONE, hasTouch: true, serviceWorkers: 'block' });
   const page = await context.newPage();
   page.setDefaultTimeout(30_000);
   await page.goto(url);

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { instantAt, type PartyPlan } from '@toile/core';
 import type { Browser, Page } from 'playwright-core';
-import { baseUrl, eventually, openAs, openBrowser, PHONE } from './browser';
+import { baseUrl, eventually, openAs, openBrowser, openContext, PHONE } from './browser';
 import { newParty, openPartyPart, planAndKeep } from './parties';
 
 // A party's day as it goes, on two phones; its packing, one of them without a network; what each is told.
@@ -140,7 +140,7 @@ test('a call sheet on paper, and by a link on somebody else’s phone', async ()
   await dialog.getByRole('radio', { name: 'Hedda Roskilly' }).click();
   await dialog.getByRole('button', { name: 'Make a link for Hedda Roskilly' }).click();
   const link = await dialog.getByLabel('The link for Hedda Roskilly, shown this once').inputValue();
-  const phone = await browser.newContext({ viewport: PHONE });
+  const phone = await openContext(browser, { viewport: PHONE });
   const theirs = await phone.newPage();
   await theirs.goto(link);
   await theirs.getByRole('heading', { name: 'Hedda Roskilly' }).waitFor();

@@ -1,5 +1,5 @@
 import type { Browser, Page } from 'playwright-core';
-import { baseUrl, openAs, openBrowser, PHONE, WIDE, type Opened } from './browser';
+import { baseUrl, openAs, openBrowser, openContext, type Opened, PHONE, WIDE } from './browser';
 
 let browser: Browser;
 let owner: Opened;
@@ -18,7 +18,7 @@ const button = (name: string, on = page) => on.getByRole('button', { name, exact
 
 /** A second browser, as somebody else's phone. */
 async function elsewhere(address: string): Promise<Page> {
-  const context = await browser.newContext({ viewport: PHONE, hasTouch: true, serviceWorkers: 'block' });
+  const context = await openContext(browser, { viewport: PHONE, hasTouch: true, serviceWorkers: 'block' });
   const theirs = await context.newPage();
   theirs.setDefaultTimeout(30_000);
   await theirs.goto(address);

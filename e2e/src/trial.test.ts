@@ -1,6 +1,17 @@
 import type { Chart } from '@toile/core';
 import type { Browser, Page } from 'playwright-core';
-import { baseUrl, more, openAs, openBrowser, openClient, PHONE, tabTo, WIDE, shot } from './browser';
+import {
+  baseUrl,
+  more,
+  openAs,
+  openBrowser,
+  openClient,
+  openContext,
+  PHONE,
+  shot,
+  tabTo,
+  WIDE,
+} from './browser';
 import { facePicture, keepPicture } from './facePicture';
 
 // A half-face trial from the chart to a decision: sealed, worn, told of by the client too, once without a
@@ -89,7 +100,7 @@ test('looked at by the client on a phone of their own, and by the artist without
   await button(page, 'Both halves are on').click();
   await button(page, 'Make a link').click();
   const link = await page.getByLabel('The link, shown this once').inputValue();
-  const context = await browser.newContext({ viewport: PHONE });
+  const context = await openContext(browser, { viewport: PHONE });
   const theirs = await context.newPage();
   await theirs.goto(link);
   await theirs.getByText(/two halves of your face were done differently/).waitFor();

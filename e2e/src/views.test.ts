@@ -1,5 +1,15 @@
 import type { Browser, Page } from 'playwright-core';
-import { baseUrl, eventually, openAs, openBrowser, openClient, PEOPLE, PHONE, WIDE } from './browser';
+import {
+  baseUrl,
+  eventually,
+  openAs,
+  openBrowser,
+  openClient,
+  openContext,
+  PEOPLE,
+  PHONE,
+  WIDE,
+} from './browser';
 
 let browser: Browser;
 beforeAll(async () => void (browser = await openBrowser()));
@@ -204,7 +214,7 @@ test('what was typed into a form is there again after leaving it, until it is sa
 });
 
 test('what draws faces is not fetched for the door, and is there before it is asked for', async () => {
-  const context = await browser.newContext({ viewport: PHONE, serviceWorkers: 'block' });
+  const context = await openContext(browser, { viewport: PHONE, serviceWorkers: 'block' });
   const page = await context.newPage();
   const scripts: string[] = [];
   const sizes: Promise<number>[] = [];

@@ -1,5 +1,16 @@
 import type { Browser, Page } from 'playwright-core';
-import { baseUrl, eventually, more, openAs, openBrowser, openClient, PHONE, shot, SHOTS } from './browser';
+import {
+  baseUrl,
+  eventually,
+  more,
+  openAs,
+  openBrowser,
+  openClient,
+  openContext,
+  PHONE,
+  shot,
+  SHOTS,
+} from './browser';
 
 // How it wears: told by the artist, by the client on a phone of their own, once without a network; what it
 // comes to.
@@ -68,7 +79,7 @@ test('the client tells on a phone of their own, once with the network gone in be
   await page.getByLabel('Put on at', { exact: true }).fill(putOn.slice(11, 16));
   await button(page, 'Make a link').click();
   const link = await page.getByLabel('The link, shown this once').inputValue();
-  const context = await browser.newContext({ viewport: PHONE });
+  const context = await openContext(browser, { viewport: PHONE });
   const theirs = await context.newPage();
   await theirs.goto(link);
   await theirs.getByRole('heading', { name: 'How does it look now?' }).waitFor();

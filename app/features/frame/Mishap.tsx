@@ -1,9 +1,8 @@
 import type { ErrorBoundaryProps } from 'expo-router';
 import { useEffect, useState } from 'react';
-import { useSWRConfig } from 'swr';
-import { pathTo } from '@toile/contract';
 import { msg } from '@toile/core';
 import { appOut, isUnfetched, renewIfNewer } from '../../data/appOut';
+import { useReadAnew } from '../../data/handOver';
 import { Body, Button, Column, Heading } from '../../ui';
 
 /**
@@ -12,7 +11,7 @@ import { Body, Button, Column, Heading } from '../../ui';
  * address away.
  */
 export function Mishap({ error, retry }: ErrorBoundaryProps) {
-  const { mutate } = useSWRConfig();
+  const readAnew = useReadAnew();
   const unfetched = isUnfetched(error);
   const [alone, setAlone] = useState(false);
   useEffect(() => void (unfetched && renewIfNewer()), [unfetched]);
@@ -24,8 +23,8 @@ export function Mishap({ error, retry }: ErrorBoundaryProps) {
       if (reachable) window.location.reload();
       return;
     }
-    // Read anew: what was read may be what it stumbled over.
-    await mutate((key) => key !== pathTo('session'), undefined);
+    // What was read may be what it stumbled over.
+    await readAnew();
     await retry();
   };
   return (

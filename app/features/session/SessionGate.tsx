@@ -1,8 +1,8 @@
 import { usePathname, useRouter } from 'expo-router';
 import { useEffect, type ReactNode } from 'react';
-import { useSWRConfig } from 'swr';
-import { pathTo, type SessionAnswer } from '@toile/contract';
+import type { SessionAnswer } from '@toile/contract';
 import { draftsBelongTo } from '../../data/drafts';
+import { useHandOver } from '../../data/handOver';
 import { useStudioSettings, useWhoIsIn } from '../../data/hooks';
 import { forgetWhatWasRead, keepAppOnHand } from '../../data/offline';
 import { photosBelongTo } from '../../data/photos';
@@ -21,7 +21,7 @@ const JoinScreen = fromWork((work) => work.JoinScreen);
 /** Nothing of a studio is shown before someone of it has signed in. */
 export function SessionGate({ children }: { readonly children: ReactNode }) {
   const session = useWhoIsIn();
-  const { mutate } = useSWRConfig();
+  const handOver = useHandOver();
   const path = usePathname();
   const router = useRouter();
   const email = session.data?.email;
@@ -34,9 +34,7 @@ export function SessionGate({ children }: { readonly children: ReactNode }) {
   // Before a form below is opened: what others left in forms on this device is nobody's to read.
   if (email !== undefined) draftsBelongTo(email);
   const enter = (answer: SessionAnswer): void => {
-    void Promise.all([forgetWhatWasRead(), photosBelongTo(answer.email)])
-      .then(() => mutate(() => true, undefined, { revalidate: false }))
-      .then(() => mutate(pathTo('session'), answer, { revalidate: false }));
+    void Promise.all([forgetWhatWasRead(), photosBelongTo(answer.email)]).then(() => handOver(answer));
   };
   if (path === '/intake') return <IntakeScreen />;
   if (path === '/wear') return <WearLinkScreen />;

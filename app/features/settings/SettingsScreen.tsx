@@ -1,9 +1,9 @@
 import { useRouter } from 'expo-router';
-import { useSWRConfig } from 'swr';
 import { may, pathTo } from '@toile/contract';
 import { msg, term } from '@toile/core';
 import { call } from '../../data/call';
 import { dropAllForms } from '../../data/drafts';
+import { useHandOver } from '../../data/handOver';
 import { useSession, useStudioSettings } from '../../data/hooks';
 import { forgetWhatWasRead } from '../../data/offline';
 import { dropPhotos } from '../../data/photos';
@@ -26,7 +26,7 @@ export function SettingsScreen() {
   const session = useSession();
   const settings = useStudioSettings();
   const router = useRouter();
-  const { mutate } = useSWRConfig();
+  const handOver = useHandOver();
   const { choice, choose } = useThemeChoice();
   const keys = useKeysOn();
   const ground = useGround();
@@ -35,7 +35,7 @@ export function SettingsScreen() {
     await forgetWhatWasRead();
     await dropPhotos();
     dropAllForms();
-    await mutate(() => true, undefined, { revalidate: true });
+    await handOver(null);
     router.replace('/');
   };
   return (

@@ -1,0 +1,101 @@
+import { act, renderHook, screen } from '@testing-library/react';
+import type { ReactNode } from 'react';
+import { SWRConfig } from 'swr';
+import type { SessionAnswer } from '@toile/contract';
+import { useHandOver, useReadAnew } from './handOver';
+import { useSetUpState, useStudioSettings, useWhoIsIn } from './hooks';
+
+const INES: SessionAnswer = {
+  name: 'Ines Marlow',
+  email: 'ines@reed.example',
+  role: 'owner',
+  studio: { id: '01890000-0000-7000-8000-000000000001', name: 'Reed and Rush' },
+};
+const RUNA: SessionAnswer = { ...INES, name: 'Runa Dell', email: 'runa@reed.example' };
+
+const mockAsked: string[] = [];
+const mockAnswers: Record<string, unknown> = {};
+jest.mock('./call', () => ({
+  readAt: (name: string) => {
+    mockAsked.push(name);
+    // Each answer is an object of its own, as it comes from the network.
+    return Promise.resolve(structuredClone(mockAnswers[name]));
+  },
+}));
+const zoneIs = (zone: string): void => void (mockAnswers.studioSettings = { settings: { zone } });
+mockAnswers.setUpState = { needed: false };
+beforeEach(() => zoneIs('Europe/Lisbon'));
+
+/** As the gate shows it: who is in and how their studio tells days, the door, or that it waits. */
+function useGate() {
+  const { data } = useWhoIsIn();
+  const zone = useStudioSettings(!!data).data?.settings.zone ?? '…';
+  return {
+    handOver: useHandOver(),
+    readAnew: useReadAnew(),
+    shown: data === undefined ? 'One moment' : data === null ? 'The door' : `${data.name}, ${zone}`,
+  };
+}
+/** What the door asks for before it opens: mounted only where nobody is in. */
+function Asks() {
+  return <>{useSetUpState().data ? 'which door' : 'it waits'}</>;
+}
+function Door() {
+  return useWhoIsIn().data === null ? <Asks /> : null;
+}
+const settle = () => act(() => new Promise((resolve) => setTimeout(resolve, 20)));
+
+/** Drawn with what was answered before the scripts were there, or without. */
+async function opened(
+  early: SessionAnswer | null | undefined,
+): Promise<{ readonly current: ReturnType<typeof useGate> }> {
+  const held = new Map(early === undefined ? [] : [['/api/session', { data: early }]]);
+  const { result } = renderHook(useGate, {
+    wrapper: ({ children }: { readonly children: ReactNode }) => (
+      <SWRConfig value={{ provider: () => held, dedupingInterval: 0 }}>
+        {children}
+        <Door />
+      </SWRConfig>
+    ),
+  });
+  await settle();
+  return result;
+}
+
+test.each([
+  ['answered before the scripts were there', INES],
+  ['asked for by them', undefined],
+  ['at the door', null],
+] as const)('whoever goes out may come in again: the page was %s', async (_, early) => {
+  mockAnswers.session = early === undefined ? INES : early;
+  const gate = await opened(early);
+  const course = [null, INES, null, RUNA, null, INES, INES, null];
+  for (const who of course.slice(early === null ? 1 : 0)) {
+    mockAnswers.session = who;
+    await act(() => gate.current.handOver(who));
+    expect(gate.current.shown.split(',')[0]).toBe(who === null ? 'The door' : who.name);
+    await settle();
+    expect(screen.queryByText('which door') !== null).toBe(who === null);
+    // What answers meanwhile changes nothing of it.
+    expect(gate.current.shown).toBe(who === null ? 'The door' : `${who.name}, Europe/Lisbon`);
+  }
+});
+
+test('what was read for one is asked for anew for the next, also where nobody went out between', async () => {
+  mockAnswers.session = INES;
+  const gate = await opened(INES);
+  zoneIs('Asia/Makassar');
+  await act(() => gate.current.handOver(RUNA));
+  expect(gate.current.shown).toBe('Runa Dell, Asia/Makassar');
+});
+
+test('reading anew asks for the settings and goes on showing them', async () => {
+  mockAnswers.session = INES;
+  const gate = await opened(INES);
+  mockAsked.length = 0;
+  await act(() => gate.current.readAnew());
+  expect(gate.current.shown).toBe('Ines Marlow, Europe/Lisbon');
+  await settle();
+  expect(mockAsked).toEqual(['studioSettings']);
+  expect(gate.current.shown).toBe('Ines Marlow, Europe/Lisbon');
+});

@@ -1,0 +1,44 @@
+import { useSWRConfig } from 'swr';
+import { pathTo, type SessionAnswer } from '@toile/contract';
+
+/*
+ * A mounted hook of SWR 2.5 whose answer was dropped does not show again what it had when it was first drawn:
+ * asked whether the two differ, it compares the new answer with that one. What stays mounted therefore goes
+ * from one answer to the next, never by way of none.
+ */
+
+/** What is shown round every screen, and stays mounted whatever is read anew. */
+const SHOWN_THROUGHOUT: readonly unknown[] = [pathTo('session'), pathTo('studioSettings')];
+
+/** Longer than it takes to draw what has changed. */
+const drawn = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
+
+/**
+ * Hands the app to whoever is signed in now, or to nobody: what was shown to anybody before is taken down,
+ * what was read for them dropped.
+ */
+export function useHandOver(): (who: SessionAnswer | null) => Promise<void> {
+  const { mutate } = useSWRConfig();
+  return async (who) => {
+    const session = pathTo('session');
+    // In one go, before anything is drawn: what the door asks for is not dropped again.
+    await Promise.all([
+      mutate(session, null, { revalidate: false }),
+      mutate((key) => key !== session, undefined, { revalidate: false }),
+    ]);
+    if (!who) return;
+    await drawn();
+    await mutate(session, who, { revalidate: false });
+  };
+}
+
+/** Drops what was read, and asks for it anew; who is in and how the studio tells things stay meanwhile. */
+export function useReadAnew(): () => Promise<void> {
+  const { mutate } = useSWRConfig();
+  return async () => {
+    await Promise.all([
+      mutate((key) => !SHOWN_THROUGHOUT.includes(key), undefined),
+      mutate(pathTo('studioSettings')),
+    ]);
+  };
+}
