@@ -7,6 +7,7 @@ import { toolsAskedOf, withToolsOf } from './tools';
 const CHART: Chart = fitLook(LOOK, client(), KIT, { ...OCCASION, date: '2031-05-14' }, STAMP).chart;
 const [BASE, CONTOUR] = CHART.steps as [Step, Step];
 const MASCARA = CHART.steps.at(-1)!;
+const ANYBODY = { sensitivities: [] };
 const chartOf = (...steps: Step[]): Chart => ({ ...CHART, steps });
 const all = (chart: Chart, tools?: readonly Tool[]) =>
   lessonFrom(chart, { minutes: 60, keep: chart.steps.map(({ id }) => id), ...(tools ? { tools } : {}) });
@@ -130,7 +131,7 @@ describe('with the tools a client has', () => {
     ['damp sponge', ['dense brush'], 'dense brush'],
     ['damp sponge', [], 'finger'],
     ['dense brush', ['damp sponge'], 'damp sponge'],
-    ['loose brush', ['puff'], 'puff'],
+    ['loose brush', ['puff'], null],
     ['loose brush', [], null],
     ['puff', ['damp sponge'], null],
     ['angled brush', ['small brush'], 'small brush'],
@@ -141,7 +142,7 @@ describe('with the tools a client has', () => {
     ['none', [], 'none'],
   ])('a step with the %s, having %p, is done with: %p', (tool, has, done) => {
     const step: Step = { ...BASE, tool, technique: 'buff' };
-    const made = withToolsOf(step, has);
+    const made = withToolsOf(step, has, ANYBODY);
     expect(made?.tool ?? null).toBe(done);
     if (made && made.tool !== tool)
       expect(made.technique).toBe(['finger', 'puff', 'damp sponge'].includes(made.tool) ? 'press' : 'buff');
@@ -152,10 +153,12 @@ describe('with the tools a client has', () => {
     (technique) => {
       for (const tool of ['small brush', 'dense brush', 'loose brush'] as const) {
         const step: Step = { ...BASE, tool, technique };
-        expect(withToolsOf(step, ['puff', 'damp sponge'])).toBeNull();
-        expect(withToolsOf(step, [tool])).toBe(step);
+        expect(withToolsOf(step, ['puff', 'damp sponge'], ANYBODY)).toBeNull();
+        expect(withToolsOf(step, [tool], ANYBODY)).toBe(step);
       }
-      expect(withToolsOf({ ...BASE, tool: 'small brush', technique }, ['angled brush'])).toMatchObject({
+      expect(
+        withToolsOf({ ...BASE, tool: 'small brush', technique }, ['angled brush'], ANYBODY),
+      ).toMatchObject({
         tool: 'angled brush',
         technique,
       });
@@ -163,9 +166,74 @@ describe('with the tools a client has', () => {
   );
 
   test('mascara brings its own wand, a brow does not', () => {
-    expect(withToolsOf({ ...MASCARA, tool: 'spoolie' }, [])).not.toBeNull();
+    expect(withToolsOf({ ...MASCARA, tool: 'spoolie' }, [], ANYBODY)).not.toBeNull();
     expect(toolsAskedOf([{ ...MASCARA, tool: 'spoolie' }])).toEqual([]);
     expect(toolsAskedOf([{ ...BASE, tool: 'spoolie' }])).toEqual(['spoolie']);
+  });
+
+  const LAID = kitOf(
+    product(75, 'blush', [60, 26, 14], { texture: 'pressed' }),
+    product(76, 'brow', [35, 8, 14], { texture: 'pencil' }),
+    product(77, 'blush', [60, 26, 14], { texture: 'cream' }),
+  ).products;
+  const laying = (step: Partial<Step>, n: 0 | 1 | 2): Step => ({
+    ...BASE,
+    ...step,
+    use: [{ unitId: null, parts: 1, measure: 'swipe', product: LAID[n]! }],
+  });
+
+  test('a wand goes from the roots to the tips; a pencil draws by itself and wants no brush', () => {
+    for (const technique of ['flick', 'sweep', 'draw'] as const)
+      expect(only(chartOf({ ...MASCARA, role: 'lash', tool: 'spoolie', technique })).how).toBe(
+        'With its own wand: from the roots to the tips.',
+      );
+    const brow = laying({ role: 'brow', tool: 'angled brush', technique: 'flick' }, 1);
+    expect(all(chartOf(brow), []).steps[0]!.how).toBe(
+      'With the pencil itself: short strokes, the way the hair grows.',
+    );
+    expect(toolsAskedOf([brow])).toEqual([]);
+    // Worked out with a brush it is a brush's; so is a brow of another texture.
+    const smudged: Step = { ...brow, tool: 'small brush', technique: 'buff' };
+    expect(toolsAskedOf([smudged])).toEqual(['small brush']);
+    expect(toolsAskedOf([laying({ ...brow }, 2)])).toEqual(['angled brush']);
+    expect(all(chartOf({ ...BASE, tool: 'none', technique: 'press' })).steps[0]!.how).toBe(
+      'Press it on, do not rub.',
+    );
+  });
+
+  test.each<[Tool, readonly Tool[], 0 | 2, Tool | null]>([
+    // A damp sponge makes a stain of powder, a finger too.
+    ['dense brush', ['damp sponge'], 0, null],
+    ['dense brush', ['damp sponge', 'loose brush'], 0, null],
+    ['loose brush', ['damp sponge', 'dense brush'], 0, 'dense brush'],
+    ['fan brush', ['loose brush'], 0, 'loose brush'],
+    ['loose brush', ['puff'], 0, 'puff'],
+    ['dense brush', ['damp sponge'], 2, 'damp sponge'],
+    ['dense brush', [], 2, 'finger'],
+    // A puff takes cream up.
+    ['loose brush', ['puff'], 2, null],
+    ['loose brush', ['puff', 'dense brush'], 2, 'dense brush'],
+  ])('blush with the %s, having %j, as powder (0) or cream (2) %d: %p', (tool, has, n, done) => {
+    const step = laying({ role: 'blush', tool, technique: 'stipple' }, n);
+    expect(withToolsOf(step, has, ANYBODY)?.tool ?? null).toBe(done);
+  });
+
+  test.each([
+    ['base', true, ['Over the whole face', 'Up to the beard, not into it']],
+    ['powder', true, ['Over the whole face', 'Up to the beard, not into it']],
+    ['care', true, ['Over the whole face']],
+    ['base', false, ['Over the whole face']],
+  ] as const)('%s over the whole face of somebody, a beard: %p', (role, beard, where) => {
+    const face: Step = { ...BASE, role, placements: [{ guide: 'zone.wholeFace', side: 'both' }] };
+    const chart = chartOf(face, {
+      ...face,
+      id: CONTOUR.id,
+      placements: [{ guide: 'zone.neck', side: 'both' }],
+    });
+    const one = { ...chart, client: { ...chart.client, features: { ...chart.client.features, beard } } };
+    const [whole, neck] = all(one).steps;
+    expect(whole!.where).toEqual(where);
+    expect(neck!.where).toEqual(['Over the neck']);
   });
 
   test('what is asked of is each tool once; never a finger, never an airbrush', () => {

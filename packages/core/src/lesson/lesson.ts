@@ -7,8 +7,8 @@ import { weaveSteps } from '../order';
 import { barredIn } from '../shade';
 import { withArticle } from '../withArticle';
 import { minutesAtHome, standAlone, worthMost } from './keep';
-import { withToolsOf } from './tools';
-import { CHECKS, FAULTS, HOW, seenAs } from './words';
+import { bringsItsOwn, withToolsOf } from './tools';
+import { CHECKS, FAULTS, howWorked, seenAs } from './words';
 
 /** What a client can do at home, and with what. */
 export type LessonAsk = {
@@ -79,7 +79,9 @@ const BEFORE = 'Begin with clean hands, clean tools, and a clean face that has s
 export function lessonFrom(chart: Chart, ask: LessonAsk): Lesson {
   const planned = stepsOfVariant(chart.steps, null);
   const tools = ask.tools ?? null;
-  const own = new Map(planned.map((step) => [step.id, tools ? withToolsOf(step, tools) : step]));
+  const own = new Map(
+    planned.map((step) => [step.id, tools ? withToolsOf(step, tools, chart.client) : step]),
+  );
   const plan = planned.map((step) => own.get(step.id) ?? step);
   const never = new Map(
     plan.flatMap((step) => {
@@ -152,7 +154,10 @@ function lessonStep(chart: Chart, step: Step, names: readonly string[]): LessonS
     things: [...new Set(step.use.map(nameOf))].map((name) => names.indexOf(name) + 1),
     amount: size?.words ?? null,
     sizeMm: size?.mm ?? null,
-    where: placesInShort(step.placements, landmarks, features).map((words) => capital(inMirror(words))),
+    where: [
+      ...placesInShort(step.placements, landmarks, features).map((words) => capital(inMirror(words))),
+      ...(features.beard && sitsOnHairs(step) ? [msg`Up to the beard, not into it`] : []),
+    ],
     how: howAtHome(step),
     check: CHECKS[seenAs(step)],
     fault: FAULTS[seenAs(step)] ?? null,
@@ -160,6 +165,11 @@ function lessonStep(chart: Chart, step: Step, names: readonly string[]): LessonS
     waitMinutes: step.waitMinutes,
   };
 }
+
+/** What lies over the whole face and is seen on the hairs of a beard. */
+const sitsOnHairs = ({ role, placements }: Step): boolean =>
+  (role === 'base' || role === 'powder') &&
+  placements.some((one) => 'guide' in one && one.guide === 'zone.wholeFace');
 
 /** The client's sides are the reader's own; in a mirror one's left is on the left. */
 function inMirror(words: string): string {
@@ -197,8 +207,14 @@ function sizeOf(step: Step): { readonly words: string; readonly mm: number | nul
   return { words: msg`as much as ${SIZES.find(([under]) => mg < under)![1]}`, mm: widthOf(mg) };
 }
 
-const howAtHome = ({ tool, technique }: Step): string =>
-  `${tool === 'none' ? '' : tool === 'finger' ? msg`With a finger: ` : msg`With the ${term(tool)}: `}${HOW[technique]}.`;
+const howAtHome = (step: Step): string => capital(`${withWhat(step)}${howWorked(step)}.`);
+
+function withWhat(step: Step): string {
+  const own = bringsItsOwn(step);
+  if (own) return own === 'its wand' ? msg`With its own wand: ` : msg`With the pencil itself: `;
+  if (step.tool === 'none') return '';
+  return step.tool === 'finger' ? msg`With a finger: ` : msg`With the ${term(step.tool)}: `;
+}
 
 function mindsOf(chart: Chart, steps: readonly Step[]): string[] {
   const base = steps.some((step) => step.role === 'base');

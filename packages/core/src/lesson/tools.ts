@@ -1,5 +1,5 @@
 import type { Tool } from '../kit';
-import type { Step } from '../look';
+import { toolInstead, type ClientSnapshot, type Step } from '../look';
 
 /** What stands in for a tool a client has not, the nearest first: trade sense. A finger everybody has. */
 const STAND_INS: Readonly<Record<Tool, readonly Tool[]>> = {
@@ -27,9 +27,16 @@ const canDo = (tool: Tool, technique: Step['technique']): boolean =>
 /** What nobody needs to buy. */
 const EVERYBODY_HAS: readonly Tool[] = ['finger', 'none'];
 
-/** Whether what is used brings its own: mascara its wand. */
-const bringsItsOwn = ({ tool, use }: Pick<Step, 'tool' | 'use'>): boolean =>
-  tool === 'spoolie' && use.some(({ product }) => product.kind === 'mascara');
+/** What is used may bring its own: mascara its wand, and a pencil draws by itself. */
+export function bringsItsOwn({
+  tool,
+  technique,
+  use,
+}: Pick<Step, 'tool' | 'technique' | 'use'>): 'its wand' | 'a pencil' | null {
+  if (tool === 'spoolie' && use.some(({ product }) => product.kind === 'mascara')) return 'its wand';
+  const pencils = use.length > 0 && use.every(({ product }) => product.texture === 'pencil');
+  return pencils && DRAWN.includes(technique) ? 'a pencil' : null;
+}
 
 /** Tools of these steps a client may or may not have, each once, in their order. */
 export function toolsAskedOf(steps: readonly Step[]): Tool[] {
@@ -37,12 +44,19 @@ export function toolsAskedOf(steps: readonly Step[]): Tool[] {
   return [...new Set(asked.map(({ tool }) => tool))].filter((tool) => !EVERYBODY_HAS.includes(tool));
 }
 
-/** A step done with what a client has: as it is, with what stands in, or null where nothing does. */
-export function withToolsOf(step: Step, has: readonly Tool[]): Step | null {
+/**
+ * A step done with what a client has: as it is, with what stands in and suits what is laid, or null where
+ * nothing does.
+ */
+export function withToolsOf(
+  step: Step,
+  has: readonly Tool[],
+  client: Pick<ClientSnapshot, 'sensitivities'>,
+): Step | null {
   const there = (tool: Tool): boolean => EVERYBODY_HAS.includes(tool) || has.includes(tool);
   if (there(step.tool) || bringsItsOwn(step)) return step;
-  const tool = STAND_INS[step.tool].find((one) => there(one) && canDo(one, step.technique));
-  if (!tool) return null;
-  const technique = PRESSES.includes(tool) ? 'press' : step.technique;
-  return { ...step, tool, technique };
+  const done = STAND_INS[step.tool]
+    .filter((tool) => there(tool) && canDo(tool, step.technique))
+    .map((tool): Step => ({ ...step, tool, technique: PRESSES.includes(tool) ? 'press' : step.technique }));
+  return done.find((one) => toolInstead(one, client) === null) ?? null;
 }

@@ -1,10 +1,13 @@
 import { GUIDE_NAMES, liesOver, touchesEyes, type Placement } from '../face';
+import { FINISHES, isWet, TEXTURES, type Finish, type ProductKind, type Texture } from '../kit';
 import type { Step } from '../look';
+import { kitOf, product } from '../look/look.testing';
 import { CHECKS, FAULTS, seenAs } from './words';
 
 type Guide = (typeof GUIDE_NAMES)[number];
 const at = (...guides: readonly Guide[]): Placement[] => guides.map((guide) => ({ guide, side: 'both' }));
-const seen = (role: Step['role'], ...guides: readonly Guide[]) => seenAs({ role, placements: at(...guides) });
+const seen = (role: Step['role'], ...guides: readonly Guide[]) =>
+  seenAs({ role, placements: at(...guides), use: [] });
 
 test.each<[Step['role'], readonly Guide[], ReturnType<typeof seenAs>]>([
   ['conceal', ['underEyeLight', 'outerWedge'], 'conceal'],
@@ -39,7 +42,31 @@ test('a concealer anywhere: under the eye what creases, on lids what gathers, el
     [25, 5],
   ];
   const drawn: Placement = { outline, featherMm: 2, side: 'left' };
-  expect(seenAs({ role: 'conceal', placements: [drawn] })).toBe('spot');
+  expect(seenAs({ role: 'conceal', placements: [drawn], use: [] })).toBe('spot');
+});
+
+const laid = (role: Step['role'], finish: Finish, texture: Texture, kind: ProductKind = 'highlight') =>
+  seenAs({
+    role,
+    placements: at(role === 'eye' ? 'lid' : 'cheekboneLight'),
+    use: kitOf(product(81, kind, [60, 8, 12], { finish, texture })).products.map((one) => ({
+      unitId: null,
+      parts: 1,
+      measure: 'swipe',
+      product: one,
+    })),
+  });
+test('cream on a lid gathers, powder falls; light that is matt is no light that moves', () => {
+  for (const texture of TEXTURES)
+    expect(laid('eye', 'satin', texture)).toBe(isWet({ texture, kind: 'shadow' }) ? 'on the lid' : 'eye');
+  for (const finish of FINISHES)
+    expect(laid('highlight', finish, 'cream')).toBe(
+      finish === 'matte' || finish === 'natural' ? 'light' : 'highlight',
+    );
+  for (const kind of ['concealer', 'base'] as const)
+    expect(laid('highlight', 'dewy', 'liquid', kind)).toBe('light');
+  expect(seen('highlight', 'cheekboneLight')).toBe('highlight');
+  expect(laid('blush', 'matte', 'cream')).toBe('blush');
 });
 
 test('each thing that is looked at has a check, each fault what helps, said once', () => {

@@ -1,9 +1,10 @@
 import { isAtEyesOrLips, isAtLips, isBelowTheJaw, liesOver, touchesEyes, type Placement } from '../face';
+import { isWet, type ProductSnapshot } from '../kit';
 import type { Step } from '../look';
-import { messages, messagesIn } from '../messages';
+import { messages, messagesIn, msg } from '../messages';
 
 /** How a technique is said to somebody who does it twice a week. */
-export const HOW: Readonly<Record<Step['technique'], string>> = messages({
+const HOW: Readonly<Record<Step['technique'], string>> = messages({
   press: 'press it on, do not rub',
   stipple: 'dab it on lightly, over and over',
   sweep: 'sweep it on',
@@ -14,14 +15,27 @@ export const HOW: Readonly<Record<Step['technique'], string>> = messages({
   'dot and melt': 'set dots, wait a little, and press their edges away',
   line: 'draw a thin line, the hand at rest',
 });
-/** What a step is to whoever looks at it: its kind of layer, or its place where that matters more. */
-type Seen = Step['role'] | 'spot' | 'on the lid' | 'on the lips' | 'on the neck';
+/** How a step is worked, as it is said: on lashes every technique goes one way. */
+export const howWorked = ({ role, technique }: Pick<Step, 'role' | 'technique'>): string =>
+  role === 'lash' ? msg`from the roots to the tips` : HOW[technique];
 
+/** What a step is to whoever looks at it: its kind of layer, or its place where that matters more. */
+type Seen = Step['role'] | 'spot' | 'light' | 'on the lid' | 'on the lips' | 'on the neck';
+
+/** What throws no light back from one side alone: what is matt, and what covers, whatever its finish. */
+const isStill = ({ finish, kind }: ProductSnapshot): boolean =>
+  finish === 'matte' || finish === 'natural' || kind === 'concealer' || kind === 'base';
 const ON_THE_SKIN: readonly Step['role'][] = ['base', 'conceal', 'correct', 'powder', 'care', 'highlight'];
 
-/** A concealer on a spot is no light under the eye; what lies on lids, lips or neck is looked at there. */
-export function seenAs(step: Pick<Step, 'role' | 'placements'>): Seen {
-  const { role, placements } = step;
+/**
+ * A concealer on a spot is no light under the eye; what lies on lids, lips or neck is looked at there. Cream on
+ * a lid gathers where powder falls; light laid with what covers shows from everywhere.
+ */
+export function seenAs(step: Pick<Step, 'role' | 'placements' | 'use'>): Seen {
+  const { role, placements, use } = step;
+  const laid = use.map(({ product }) => product);
+  if (role === 'eye' && laid.some(isWet)) return 'on the lid';
+  if (role === 'highlight' && laid.length > 0 && laid.every(isStill)) return 'light';
   if (!ON_THE_SKIN.includes(role) || placements.length === 0) return role;
   if (role !== 'care' && isAtLips(step)) return 'on the lips';
   if (role !== 'care' && isAtEyesOrLips(step) && touchesEyes(placements)) return 'on the lid';
@@ -51,6 +65,7 @@ export const CHECKS: Readonly<Record<Seen, string>> = messages({
   contour: 'Turn the head: a shadow, no stripe.',
   bronze: 'As if the sun had been there.',
   highlight: 'It shows when you turn, and not straight on.',
+  light: 'By the window: lighter than beside it, and nowhere an edge.',
   liner: 'No gap between lashes and line.',
   adornment: 'It holds.',
 });
@@ -75,8 +90,9 @@ export const FAULTS: Readonly<Partial<Record<Seen, { readonly seen: string; read
     blush: { seen: 'Too much', cure: 'Press a clean damp sponge, or a tissue, over it.' },
     lash: { seen: 'It smudges', cure: 'Let it dry with the eyes down, and powder below.' },
     powder: { seen: 'It looks dusty', cure: 'Press a damp sponge over it once, or a warm clean hand.' },
-    contour: { seen: 'A stripe', cure: 'Blend its lower edge upwards with nothing on the brush.' },
-    eye: { seen: 'It falls on the cheek', cure: 'Tap the brush off first, and sweep the cheek clean.' },
+    contour: { seen: 'A stripe', cure: 'Blend its lower edge upwards, with no more of it taken up.' },
+    light: { seen: 'A pale stripe', cure: 'Less of it; press its edge alone until it is gone.' },
+    eye: { seen: 'It falls on the cheek', cure: 'Tap off what is loose first; sweep the cheek clean.' },
     liner: { seen: 'It wobbles', cure: 'Rest the elbow, and join three short strokes.' },
     lip: { seen: 'It bleeds', cure: 'Blot it, and press a little powder over a tissue.' },
   });
