@@ -28,8 +28,8 @@ const isStill = ({ finish, kind }: ProductSnapshot): boolean =>
 const ON_THE_SKIN: readonly Step['role'][] = ['base', 'conceal', 'correct', 'powder', 'care', 'highlight'];
 
 /**
- * A concealer on a spot is no light under the eye; what lies on lids, lips or neck is looked at there. Cream on
- * a lid gathers where powder falls; light laid with what covers shows from everywhere.
+ * A concealer on a spot is no light under the eye; what lies on lids, lips or neck is looked at there. Cream
+ * on a lid gathers where powder falls; light laid with what covers shows from everywhere.
  */
 export function seenAs(step: Pick<Step, 'role' | 'placements' | 'use'>): Seen {
   const { role, placements, use } = step;
