@@ -2,7 +2,7 @@ import { PLAIN_FEATURES } from '@toile/core';
 import { visitInputSchema, type ClientInput } from '@toile/contract';
 import { ValidationError } from 'yup';
 import { errorsByField } from './errorsByField';
-import { call, CallError, currentOf, fieldErrors } from './call';
+import { call, CallError, currentOf, fieldErrors, onSignedOut } from './call';
 import { dropDraft, readDraft, writeDraft } from './drafts';
 
 const answer = (status: number, body: unknown): Response =>
@@ -80,6 +80,31 @@ test('whoever comes second is shown what is there, and only then', async () => {
   const other = await call('createClient', { body: client }).catch((e: unknown) => e);
   expect(currentOf('updateClient', other)).toBeNull();
   expect(currentOf('updateClient', new Error('x'))).toBeNull();
+});
+
+test('who is in is asked again where nobody is signed in any more, and only there', async () => {
+  const told: string[] = [];
+  const end = onSignedOut(() => void told.push('once'));
+  const endOther = onSignedOut(() => void told.push('too'));
+  const refused = async (status: number, code: string): Promise<void> => {
+    fetchMock.mockResolvedValue(answer(status, { title: 'No.', code }));
+    await expect(call('kit')).rejects.toThrow('No.');
+  };
+  for (const [status, code] of [
+    [401, 'wrong-sign-in'],
+    [403, 'not-allowed'],
+    [404, 'not-found'],
+  ] as const)
+    await refused(status, code);
+  expect(told).toEqual([]);
+  await refused(401, 'signed-out');
+  expect(told).toEqual(['once', 'too']);
+  end();
+  await refused(401, 'signed-out');
+  expect(told).toEqual(['once', 'too', 'too']);
+  endOther();
+  await refused(401, 'signed-out');
+  expect(told).toHaveLength(3);
 });
 
 test('no connection and an answer that is none are told as what to do', async () => {

@@ -106,9 +106,21 @@ export function currentOf<N extends StaleName>(_name: N, error: unknown): Curren
   return error.problem.current as CurrentOf<N>;
 }
 
+const whenSignedOut = new Set<() => void>();
+
+/**
+ * Tells whenever a call is refused because nobody is signed in any more: a session ended elsewhere, or by its
+ * time. Gives what ends the telling.
+ */
+export function onSignedOut(tell: () => void): () => void {
+  whenSignedOut.add(tell);
+  return () => void whenSignedOut.delete(tell);
+}
+
 async function errorFrom(response: Response): Promise<CallError> {
   try {
     const problem = (await response.json()) as Problem;
+    if (problem.code === 'signed-out') for (const tell of whenSignedOut) tell();
     return new CallError([problem.title, problem.detail].filter(Boolean).join(' '), problem);
   } catch {
     return new CallError(msg`The studio did not answer. Try again in a moment.`, null);

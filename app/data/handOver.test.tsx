@@ -2,7 +2,7 @@ import { act, renderHook, screen } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { SWRConfig } from 'swr';
 import type { SessionAnswer } from '@toile/contract';
-import { useHandOver, useReadAnew } from './handOver';
+import { useAskWhoIsIn, useHandOver, useReadAnew } from './handOver';
 import { useSetUpState, useStudioSettings, useWhoIsIn } from './hooks';
 
 const INES: SessionAnswer = {
@@ -33,6 +33,7 @@ function useGate() {
   return {
     handOver: useHandOver(),
     readAnew: useReadAnew(),
+    askWhoIsIn: useAskWhoIsIn(),
     shown: data === undefined ? 'One moment' : data === null ? 'The door' : `${data.name}, ${zone}`,
   };
 }
@@ -87,6 +88,22 @@ test('what was read for one is asked for anew for the next, also where nobody we
   zoneIs('Asia/Makassar');
   await act(() => gate.current.handOver(RUNA));
   expect(gate.current.shown).toBe('Runa Dell, Asia/Makassar');
+});
+
+test('a session that ended elsewhere leads to the door, and back to where one was', async () => {
+  mockAnswers.session = INES;
+  const gate = await opened(INES);
+  act(gate.current.askWhoIsIn);
+  await settle();
+  expect(gate.current.shown).toBe('Ines Marlow, Europe/Lisbon');
+  mockAnswers.session = null;
+  act(gate.current.askWhoIsIn);
+  await settle();
+  expect(gate.current.shown).toBe('The door');
+  mockAnswers.session = INES;
+  await act(() => gate.current.handOver(INES));
+  await settle();
+  expect(gate.current.shown).toBe('Ines Marlow, Europe/Lisbon');
 });
 
 test('reading anew asks for the settings and goes on showing them', async () => {

@@ -1,3 +1,4 @@
+import { useCallback } from 'react';
 import { useSWRConfig } from 'swr';
 import { pathTo, type SessionAnswer } from '@toile/contract';
 
@@ -30,6 +31,12 @@ export function useHandOver(): (who: SessionAnswer | null) => Promise<void> {
     await drawn();
     await mutate(session, who, { revalidate: false });
   };
+}
+
+/** Asks whether somebody is still in. What a screen said of being refused stays until that is known. */
+export function useAskWhoIsIn(): () => void {
+  const { mutate } = useSWRConfig();
+  return useCallback(() => void mutate(pathTo('session')), [mutate]);
 }
 
 /** Drops what was read, and asks for it anew; who is in and how the studio tells things stay meanwhile. */

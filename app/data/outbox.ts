@@ -1,6 +1,7 @@
 import { useSyncExternalStore } from 'react';
 import { msg } from '@toile/core';
 import { call, CallError } from './call';
+import { inTime } from './inTime';
 import { openOutboxStore, type Outgoing, type OutboxStore, type Refused } from './outboxStore';
 
 export type {
@@ -66,22 +67,6 @@ async function onDevice(work: (store: OutboxStore) => Promise<void>): Promise<bo
     // Opened anew next time: storage comes back when something else is thrown away.
     opened = null;
     return false;
-  }
-}
-
-/** Longer than this nobody waits for the device's store, ms: some browsers let opening it hang for good. */
-const OPEN_MS = 3000;
-
-/** What comes in time; rejects when it does not. */
-async function inTime<T>(coming: Promise<T>): Promise<T> {
-  let tooLate: ReturnType<typeof setTimeout> | undefined;
-  const late = new Promise<never>((_, reject) => {
-    tooLate = setTimeout(() => reject(new Error('the store does not open')), OPEN_MS);
-  });
-  try {
-    return await Promise.race([coming, late]);
-  } finally {
-    clearTimeout(tooLate);
   }
 }
 

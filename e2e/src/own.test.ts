@@ -98,6 +98,16 @@ test('an empty installation to a first saved chart, on a phone, without the demo
     .first()
     .waitFor();
 
+  // Another device of the same person, in the middle of something.
+  const other = await openContext(browser, { viewport: PHONE, hasTouch: true, serviceWorkers: 'block' });
+  const elsewhere = await other.newPage();
+  elsewhere.setDefaultTimeout(30_000);
+  await elsewhere.goto(`${url}/clients`);
+  await elsewhere.getByLabel('Email').fill('ines@reed.example');
+  await elsewhere.getByLabel('Password').fill('three small lanterns');
+  await elsewhere.getByRole('button', { name: 'Sign in' }).click();
+  await elsewhere.getByRole('link', { name: /^Perpetua Lisle/ }).waitFor();
+
   // The password changed; the old one opens nothing.
   await page.goto(`${url}/settings`);
   await page.getByRole('button', { name: 'Change password' }).click();
@@ -116,5 +126,13 @@ test('an empty installation to a first saved chart, on a phone, without the demo
     .getByRole('heading', { name: /Today|Settings/ })
     .first()
     .waitFor();
+
+  // The other device comes to the door as soon as it asks for anything, and goes on from where it was.
+  await elsewhere.getByRole('link', { name: /^Perpetua Lisle/ }).click();
+  await elsewhere.getByLabel('Email').fill('ines@reed.example');
+  await elsewhere.getByLabel('Password').fill('four tall herons here');
+  await elsewhere.getByRole('button', { name: 'Sign in' }).click();
+  await elsewhere.getByRole('heading', { name: 'Perpetua Lisle' }).waitFor();
+  await other.close();
   await context.close();
 });

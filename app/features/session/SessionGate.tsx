@@ -2,7 +2,9 @@ import { usePathname, useRouter } from 'expo-router';
 import { useEffect, type ReactNode } from 'react';
 import type { SessionAnswer } from '@toile/contract';
 import { draftsBelongTo } from '../../data/drafts';
-import { useHandOver } from '../../data/handOver';
+import { onSignedOut } from '../../data/call';
+import { useAskWhoIsIn, useHandOver } from '../../data/handOver';
+import { inTime } from '../../data/inTime';
 import { useStudioSettings, useWhoIsIn } from '../../data/hooks';
 import { forgetWhatWasRead, keepAppOnHand } from '../../data/offline';
 import { photosBelongTo } from '../../data/photos';
@@ -22,10 +24,12 @@ const JoinScreen = fromWork((work) => work.JoinScreen);
 export function SessionGate({ children }: { readonly children: ReactNode }) {
   const session = useWhoIsIn();
   const handOver = useHandOver();
+  const askWhoIsIn = useAskWhoIsIn();
   const path = usePathname();
   const router = useRouter();
   const email = session.data?.email;
   useEffect(keepAppOnHand, []);
+  useEffect(() => onSignedOut(askWhoIsIn), [askWhoIsIn]);
   const settings = useStudioSettings(email !== undefined).data?.settings;
   // Before anything below is drawn: every day it tells is told in this zone, every hour in this manner.
   tellDaysIn(settings?.zone ?? null);
@@ -34,7 +38,9 @@ export function SessionGate({ children }: { readonly children: ReactNode }) {
   // Before a form below is opened: what others left in forms on this device is nobody's to read.
   if (email !== undefined) draftsBelongTo(email);
   const enter = (answer: SessionAnswer): void => {
-    void Promise.all([forgetWhatWasRead(), photosBelongTo(answer.email)]).then(() => handOver(answer));
+    // Nobody is kept at the door by a device's store that hangs.
+    const tidied = inTime(Promise.all([forgetWhatWasRead(), photosBelongTo(answer.email)]));
+    void tidied.catch(() => undefined).then(() => handOver(answer));
   };
   if (path === '/intake') return <IntakeScreen />;
   if (path === '/wear') return <WearLinkScreen />;

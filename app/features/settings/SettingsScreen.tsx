@@ -5,6 +5,7 @@ import { call } from '../../data/call';
 import { dropAllForms } from '../../data/drafts';
 import { useHandOver } from '../../data/handOver';
 import { useSession, useStudioSettings } from '../../data/hooks';
+import { inTime } from '../../data/inTime';
 import { forgetWhatWasRead } from '../../data/offline';
 import { dropPhotos } from '../../data/photos';
 import { Body, Button, Choice, Column, Line, Ready, Rule, Screen, Subheading } from '../../ui';
@@ -33,7 +34,7 @@ export function SettingsScreen() {
   const signOut = async (): Promise<void> => {
     await call('signOut');
     await forgetWhatWasRead();
-    await dropPhotos();
+    await inTime(dropPhotos()).catch(() => undefined);
     dropAllForms();
     await handOver(null);
     router.replace('/');
