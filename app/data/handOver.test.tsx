@@ -2,7 +2,7 @@ import { act, renderHook, screen } from '@testing-library/react';
 import type { ReactNode } from 'react';
 import { SWRConfig } from 'swr';
 import type { SessionAnswer } from '@toile/contract';
-import { useAskWhoIsIn, useHandOver, useReadAnew } from './handOver';
+import { useAskWhoIsIn, useHandOver, useOneAtATime, useReadAnew } from './handOver';
 import { useSetUpState, useStudioSettings, useWhoIsIn } from './hooks';
 
 const INES: SessionAnswer = {
@@ -19,7 +19,7 @@ jest.mock('./call', () => ({
   readAt: (name: string) => {
     mockAsked.push(name);
     // Each answer is an object of its own, as it comes from the network.
-    return Promise.resolve(structuredClone(mockAnswers[name]));
+    return Promise.resolve(mockAnswers[name]).then((one) => structuredClone(one));
   },
 }));
 const zoneIs = (zone: string): void => void (mockAnswers.studioSettings = { settings: { zone } });
@@ -29,9 +29,11 @@ beforeEach(() => zoneIs('Europe/Lisbon'));
 /** As the gate shows it: who is in and how their studio tells days, the door, or that it waits. */
 function useGate() {
   const { data } = useWhoIsIn();
+  const handOver = useHandOver();
+  useOneAtATime(data, handOver);
   const zone = useStudioSettings(!!data).data?.settings.zone ?? '…';
   return {
-    handOver: useHandOver(),
+    handOver,
     readAnew: useReadAnew(),
     askWhoIsIn: useAskWhoIsIn(),
     shown: data === undefined ? 'One moment' : data === null ? 'The door' : `${data.name}, ${zone}`,
@@ -104,6 +106,25 @@ test('a session that ended elsewhere leads to the door, and back to where one wa
   await act(() => gate.current.handOver(INES));
   await settle();
   expect(gate.current.shown).toBe('Ines Marlow, Europe/Lisbon');
+});
+
+test('whoever signed in in another window has this one too, with nothing of who was here', async () => {
+  mockAnswers.session = INES;
+  const gate = await opened(INES);
+  mockAnswers.session = RUNA;
+  // The next answer is not here yet: the last one would be shown in its place.
+  mockAnswers.studioSettings = new Promise(() => undefined);
+  const seen: string[] = [];
+  act(gate.current.askWhoIsIn);
+  for (let i = 0; i < 5; i++) {
+    await settle();
+    seen.push(gate.current.shown);
+  }
+  expect(seen.at(-1)).toBe('Runa Dell, …');
+  zoneIs('Asia/Makassar');
+  await act(() => gate.current.readAnew());
+  await settle();
+  expect(gate.current.shown).toBe('Runa Dell, Asia/Makassar');
 });
 
 test('reading anew asks for the settings and goes on showing them', async () => {

@@ -1,4 +1,4 @@
-import { useCallback } from 'react';
+import { useCallback, useEffect, useRef } from 'react';
 import { useSWRConfig } from 'swr';
 import { pathTo, type SessionAnswer } from '@toile/contract';
 
@@ -20,17 +20,37 @@ const drawn = (): Promise<void> => new Promise((resolve) => setTimeout(resolve))
  */
 export function useHandOver(): (who: SessionAnswer | null) => Promise<void> {
   const { mutate } = useSWRConfig();
-  return async (who) => {
-    const session = pathTo('session');
-    // In one go, before anything is drawn: what the door asks for is not dropped again.
-    await Promise.all([
-      mutate(session, null, { revalidate: false }),
-      mutate((key) => key !== session, undefined, { revalidate: false }),
-    ]);
-    if (!who) return;
-    await drawn();
-    await mutate(session, who, { revalidate: false });
-  };
+  return useCallback(
+    async (who) => {
+      const session = pathTo('session');
+      // In one go, before anything is drawn: what the door asks for is not dropped again.
+      await Promise.all([
+        mutate(session, null, { revalidate: false }),
+        mutate((key) => key !== session, undefined, { revalidate: false }),
+      ]);
+      if (!who) return;
+      await drawn();
+      await mutate(session, who, { revalidate: false });
+    },
+    [mutate],
+  );
+}
+
+/**
+ * Hands this window to whoever signed in in another one of the same browser: they share what says who is in,
+ * not what was read. By the door, which drops it, there is nothing more to do.
+ */
+export function useOneAtATime(
+  who: SessionAnswer | null | undefined,
+  handOver: ReturnType<typeof useHandOver>,
+): void {
+  const shownTo = useRef<string | null>(null);
+  useEffect(() => {
+    if (who === undefined) return;
+    const before = shownTo.current;
+    shownTo.current = who?.email ?? null;
+    if (who && before !== null && before !== who.email) void handOver(who);
+  }, [who, handOver]);
 }
 
 /** Asks whether somebody is still in. What a screen said of being refused stays until that is known. */

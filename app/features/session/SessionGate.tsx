@@ -3,7 +3,7 @@ import { useEffect, type ReactNode } from 'react';
 import type { SessionAnswer } from '@toile/contract';
 import { draftsBelongTo } from '../../data/drafts';
 import { onSignedOut } from '../../data/call';
-import { useAskWhoIsIn, useHandOver } from '../../data/handOver';
+import { useAskWhoIsIn, useHandOver, useOneAtATime } from '../../data/handOver';
 import { inTime } from '../../data/inTime';
 import { useStudioSettings, useWhoIsIn } from '../../data/hooks';
 import { forgetWhatWasRead, keepAppOnHand } from '../../data/offline';
@@ -25,6 +25,7 @@ export function SessionGate({ children }: { readonly children: ReactNode }) {
   const session = useWhoIsIn();
   const handOver = useHandOver();
   const askWhoIsIn = useAskWhoIsIn();
+  useOneAtATime(session.data, handOver);
   const path = usePathname();
   const router = useRouter();
   const email = session.data?.email;
