@@ -2,8 +2,7 @@ import { usePathname, useRouter } from 'expo-router';
 import { useEffect, type ReactNode } from 'react';
 import type { SessionAnswer } from '@toile/contract';
 import { draftsBelongTo } from '../../data/drafts';
-import { onSignedOut } from '../../data/call';
-import { useAskWhoIsIn, useHandOver, useOneAtATime } from '../../data/handOver';
+import { useHandOver, useOneAtATime } from '../../data/handOver';
 import { inTime } from '../../data/inTime';
 import { useStudioSettings, useWhoIsIn } from '../../data/hooks';
 import { forgetWhatWasRead, keepAppOnHand } from '../../data/offline';
@@ -14,6 +13,7 @@ import { Frame } from '../frame/Frame';
 import { fromWork } from '../frame/fromWork';
 import { tellDaysIn, tellInManner } from '../words/dates';
 import { Door } from './Door';
+import { useBackFromTheDoor } from './useBackFromTheDoor';
 
 // Who comes by a link fetches what fills in forms; the door and Today do without.
 const IntakeScreen = fromWork((work) => work.IntakeScreen);
@@ -24,13 +24,12 @@ const JoinScreen = fromWork((work) => work.JoinScreen);
 export function SessionGate({ children }: { readonly children: ReactNode }) {
   const session = useWhoIsIn();
   const handOver = useHandOver();
-  const askWhoIsIn = useAskWhoIsIn();
   useOneAtATime(session.data, handOver);
   const path = usePathname();
   const router = useRouter();
   const email = session.data?.email;
   useEffect(keepAppOnHand, []);
-  useEffect(() => onSignedOut(askWhoIsIn), [askWhoIsIn]);
+  useBackFromTheDoor(email);
   const settings = useStudioSettings(email !== undefined).data?.settings;
   // Before anything below is drawn: every day it tells is told in this zone, every hour in this manner.
   tellDaysIn(settings?.zone ?? null);
