@@ -181,4 +181,5 @@ export { laysBalm, NOTED, says } from './noteWords';
 export { bringsBaseTo, EXACT_BY_POWDER } from './exactByPowder';
 export { basesFace, primesSkin, setsSkin } from './ofSkin';
 export { TOOLS_TO_MIND } from './toolsToMind';
+export { falloutOf } from './fallout';
 export { TOOL_FOR_TEXTURE, toolInstead, type ToolInstead } from './toolInstead';

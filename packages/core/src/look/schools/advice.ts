@@ -1,6 +1,8 @@
 import { sidesWhere } from '../../face';
 import { msg } from '../../messages';
+import { skinTarget } from '../../shade';
 import type { Chart, Step } from '../document';
+import { falloutOf } from '../fallout';
 import type { Answer, School } from './questions';
 
 export type SchoolAdvice = { readonly school: School; readonly answer: Answer<School>; readonly why: string };
@@ -11,11 +13,8 @@ export function adviseSchools(chart: Chart): SchoolAdvice[] {
   const products = (role: Step['role']) =>
     chart.steps.filter((s) => s.role === role).flatMap((s) => s.use.map((u) => u.product));
   const advice: SchoolAdvice[] = [];
-  const falls = products('eye').some(
-    (p) =>
-      p.texture === 'loose' ||
-      (p.lab !== null && p.lab[0] < 35 && (p.texture === 'pressed' || p.finish === 'shimmer')),
-  );
+  const skin = skinTarget(chart.client.skin);
+  const falls = products('eye').some((p) => falloutOf(p, skin) !== null);
   const sparse = sidesWhere(features, ({ brows }) => brows === 'sparse').length > 0;
   const sprayed = chart.steps.some((s) => s.tool === 'airbrush');
   if (chart.schools.eyesOrFace === 'face first') {

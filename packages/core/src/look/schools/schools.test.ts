@@ -17,6 +17,7 @@ import {
   withStep,
 } from '..';
 import type { Placement } from '../../face';
+import { snapshotOf } from '../../kit';
 import { client, KIT, kitOf, LOOK, OCCASION, product, STAMP } from '../look.testing';
 
 type GuideName = Extract<Placement, { guide: unknown }>['guide'];
@@ -150,6 +151,24 @@ test('advice follows the client and the look, with its reason', () => {
     ),
   ).toEqual(['over base', 'soft']);
   expect(advised({}, chart.steps, { eyesOrFace: 'eyes first' })[0]!.answer).toBe('face first');
+});
+
+test.each([
+  [75, 'pressed', 'eyes first'],
+  [55, 'pressed', 'eyes first'],
+  // No darker than the cheek it falls on.
+  [45, 'pressed', null],
+  [38, 'pressed', null],
+  [38, 'loose', 'eyes first'],
+  [75, 'cream', null],
+] as const)('a brown shadow on skin of L* %d, %s: %p', (L, texture, answer) => {
+  const brown = snapshotOf(product(77, 'shadow', [33, 8, 12], { texture, finish: 'matte' }));
+  const use: Step['use'] = [{ unitId: null, product: brown, parts: 1, measure: 'swipe' }];
+  const steps = chart.steps.map((s) => (s.role === 'eye' ? { ...s, use } : s));
+  const person = { ...chart.client, skin: client([L, 12, 18]).skin };
+  const [advice] = adviseSchools({ ...chart, steps, client: person });
+  expect(advice?.answer ?? null).toBe(answer);
+  if (answer) expect(advice!.why).toContain('shadow falls');
 });
 
 const withProducts = (role: string, texture: 'cream' | 'pressed' | 'loose', at = chart): Chart => ({

@@ -1,8 +1,8 @@
-import { isPowder } from '../../kit';
 import { listed } from '../../listed';
 import {
   amountAsked,
   basesFace,
+  falloutOf,
   forbidsOf,
   inOrder,
   toolInstead,
@@ -232,13 +232,7 @@ export const RECIPE_RULES: readonly Rule[] = messagesIn(
             s.role === 'eye' &&
             i > base &&
             base >= 0 &&
-            on
-              .products(s)
-              .some(
-                (p) =>
-                  isPowder(p) &&
-                  (p.texture === 'loose' || (p.finish === 'shimmer' && p.lab !== null && p.lab[0] < 35)),
-              ),
+            on.products(s).some((p) => falloutOf(p, null) === 'much'),
         );
         return risky
           ? [
