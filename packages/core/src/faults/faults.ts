@@ -355,8 +355,9 @@ export const FAULTS: readonly Fault[] = messagesIn(
         {
           id: 'one-tone',
           words: 'all one tone',
-          rules: ['blush-hardly-shows'],
-          roles: ['base', 'contour', 'blush'],
+          rules: ['contour-does-nothing', 'blush-hardly-shows', 'light-does-nothing'],
+          // Never the base: more of it is flatter still.
+          roles: ['contour', 'blush', 'bronze', 'highlight'],
           now: 'Shape the edges again.',
           next: 'more between centre and edge',
           remedy: less(1.3),
@@ -395,7 +396,7 @@ export const FAULTS: readonly Fault[] = messagesIn(
         {
           id: 'no-primer',
           words: 'nothing mattifying there',
-          rules: ['no-primer-on-oily', 'not-set-on-oily', 'dewy-base-on-oily'],
+          rules: ['no-primer-on-oily', 'oily-zone-left-out', 'not-set-on-oily', 'dewy-base-on-oily'],
           roles: ['powder', 'base'],
           now: 'Blot, then press powder.',
           next: 'a primer for that zone',

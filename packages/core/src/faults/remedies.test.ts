@@ -33,6 +33,19 @@ test('less is less of the dose and of the measures, in quarters and never none',
   expect(changed('cakey layers', { ...parts(1), passes: 3 })).toMatchObject({ passes: 1, doseMgPerCm2: 0.7 });
 });
 
+test('nothing that is seen is mended by more base, concealer or powder', () => {
+  let asked = 0;
+  for (const { causes } of FAULTS)
+    for (const { roles, remedy } of causes)
+      for (const role of roles.filter((one) => ['base', 'conceal', 'powder'].includes(one))) {
+        const laid = step({ role, doseMgPerCm2: 1, passes: 2 });
+        expect(remedy(laid).doseMgPerCm2).toBeLessThanOrEqual(1);
+        expect(remedy(laid).passes).toBeLessThanOrEqual(2);
+        asked += 1;
+      }
+  expect(asked).toBeGreaterThan(15);
+});
+
 test.each(['slides wet', 'lifts beneath'])('%s: two minutes longer than it was, at most an hour', (name) => {
   expect(changed(name, step({ waitMinutes: 0 }))).toEqual({ waitMinutes: 2 });
   expect(changed(name, step({ waitMinutes: 3 }))).toEqual({ waitMinutes: 5 });
