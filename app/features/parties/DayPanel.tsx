@@ -15,7 +15,15 @@ import {
   View,
 } from '../../ui';
 import { DayBoard } from './DayBoard';
-import { groupsOf, proofWords, sureWords, VIEWS, type View as ViewOf } from './partyView';
+import {
+  atRiskWords,
+  CALM_ENOUGH,
+  groupsOf,
+  proofWords,
+  sureWords,
+  VIEWS,
+  type View as ViewOf,
+} from './partyView';
 import { HelpersPanel } from './HelpersPanel';
 import { useDay } from './useDay';
 import { saveCalendar } from './saveCalendar';
@@ -30,9 +38,6 @@ const VIEW_WORDS: Readonly<Record<ViewOf, string>> = messages({
   chair: 'by chair',
   person: 'by person',
 });
-
-/** From so many mornings in time on, a calmer timetable is not offered. */
-const CALM_ENOUGH = 0.9;
 
 /** The timetable: found, judged, changed, held, kept. */
 export function DayPanel({ work }: { readonly work: PartyWork }) {
@@ -49,6 +54,7 @@ export function DayPanel({ work }: { readonly work: PartyWork }) {
       />
     );
   const late = judged ? plan.guests.filter((guest) => (judged.people[guest.id]?.lateMinutes ?? 0) > 0) : [];
+  const atRisk = day.sure ? atRiskWords(day.sure, plan) : null;
   const busy = planning.busy || replanning.busy || day.calming.busy;
   return (
     <Column gap="$3">
@@ -108,6 +114,7 @@ export function DayPanel({ work }: { readonly work: PartyWork }) {
             >{msg`▲ ${guest.name} is ready ${judged.people[guest.id]!.lateMinutes} min late`}</Body>
           ))}
           {day.sure ? <Body>{sureWords(day.sure)}</Body> : null}
+          {atRisk ? <Body>{atRisk}</Body> : null}
         </Column>
       ) : null}
       {day.sure && late.length === 0 && !busy && !day.calmed && day.sure.all.share < CALM_ENOUGH ? (

@@ -5,6 +5,7 @@ import {
   moved,
   planOf,
   proofWords,
+  atRiskWords,
   sureWords,
   tellWords,
   timetableOf,
@@ -132,6 +133,29 @@ test('how sure is told with what it rests on, and what one more buys beside how 
     'One more artist: everybody in time on 93 of 100 (92 to 94).',
   );
   expect(withoutWords(all)).toBe('Without, made calm: everybody in time on 81 of 100 (79 to 84).');
+});
+
+test('who is most likely to be late is named: the least sure three, nobody of whom it is as good as sure', () => {
+  const sure = (...shares: number[]) => ({
+    people: Object.fromEntries(
+      shares.map((share, i) => [
+        plan.guests[i]?.id ?? `round ${i}`,
+        { share, low: share, high: share, readyIn90: 600, lateMinutes: 1 },
+      ]),
+    ),
+  });
+  const names = plan.guests.map(({ name }) => name);
+  expect(atRiskWords(sure(0.9, 1), plan)).toBeNull();
+  expect(atRiskWords({ people: {} }, plan)).toBeNull();
+  expect(atRiskWords(sure(0.899, 0.95), plan)).toBe(
+    `Most likely to be late: ${names[0]} (in time on 90 of 100).`,
+  );
+  expect(atRiskWords(sure(0.62, 0.41), plan)).toBe(
+    `Most likely to be late: ${names[1]} (in time on 41 of 100) and ${names[0]} (in time on 62 of 100).`,
+  );
+  const many = sure(...plan.guests.map(() => 0.8), 0.1, 0.2, 0.3);
+  expect(atRiskWords(many, plan)!.match(/in time on/g)).toHaveLength(3);
+  expect(atRiskWords(many, plan)).toContain('the touch-ups (in time on 10 of 100)');
 });
 
 test('hands that are away say so over their visits', () => {

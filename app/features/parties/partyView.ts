@@ -80,6 +80,27 @@ export function sureWords({ all, known }: Pick<Sure, 'all' | 'known'>): string {
 }
 const of100 = (share: number): number => Math.round(100 * share);
 
+/** From so many mornings in time on nobody is named, and nothing calmer offered. */
+export const CALM_ENOUGH = 0.9;
+/** So many are named. */
+const MOST_NAMED = 3;
+
+/** Who is most likely to be late, the likeliest first; null where everybody is as good as in time. */
+export function atRiskWords(
+  { people }: Pick<Sure, 'people'>,
+  { guests }: Pick<PartyPlan, 'guests'>,
+): string | null {
+  const risky = Object.entries(people)
+    .filter(([, { share }]) => share < CALM_ENOUGH)
+    .sort(([, one], [, other]) => one.share - other.share)
+    .slice(0, MOST_NAMED)
+    .map(([id, { share }]) => {
+      const name = guests.find((guest) => guest.id === id)?.name ?? msg`the touch-ups`;
+      return msg`${name} (in time on ${of100(share)} of 100)`;
+    });
+  return risky.length === 0 ? null : msg`Most likely to be late: ${listed(risky)}.`;
+}
+
 /** What the minutes of such mornings are taken from. */
 export function knownWords(known: Sure['known']): string {
   if (known.length === 0) return msg`How far work strays from its minutes is the trade’s guess.`;
