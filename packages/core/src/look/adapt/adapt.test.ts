@@ -45,7 +45,11 @@ const PORTRAIT: Occasion = {
   camera: true,
 };
 
-type Sees = { readonly steps: readonly LookStep[]; readonly ids: readonly string[] };
+type Sees = {
+  readonly steps: readonly LookStep[];
+  readonly ids: readonly string[];
+  readonly words: (id: string) => string | undefined;
+};
 const see = (
   features: Partial<Features>,
   occasion = OCCASION,
@@ -56,7 +60,11 @@ const see = (
     ...(more.landmarks ? { landmarks: more.landmarks } : {}),
   };
   const { steps, adaptations } = adaptLook(more.look ?? FULL, who, occasion);
-  return { steps, ids: adaptations.map((a) => a.id) };
+  return {
+    steps,
+    ids: adaptations.map((a) => a.id),
+    words: (named) => adaptations.find((a) => a.id === named)?.words,
+  };
 };
 const named = ({ steps }: Sees, title: string) => steps.find((s) => s.title === title);
 const guides = (s: LookStep | undefined) => (s?.placements ?? []).map((p) => ('guide' in p ? p.guide : ''));
@@ -279,15 +287,52 @@ test('of a step that is left out only that is told; what else was asked of it is
   expect(lenses.filter((note) => /^Mascara: worked for contact lenses/.test(note))).toHaveLength(1);
 });
 
+const lined = (sees: Sees, title = 'Liner', guide = 'liner'): Record<string, unknown> =>
+  Object.fromEntries(
+    named(sees, title)!.placements.flatMap((p) =>
+      'guide' in p && p.guide === guide ? [[p.side, p.params ?? null]] : [],
+    ),
+  );
+/** What is said holds for both sides, but where it is said how the right differs. */
+const sided = (side: 'left' | 'right', eyes: Features['eyes']): Partial<Features> =>
+  side === 'left' ? { eyes, right: { eyes: 'almond' } } : { eyes: 'almond', right: { eyes } };
+
+test.each(['left', 'right'] as const)(
+  'what one eye asks for is done on it, and not on the other: %s',
+  (side) => {
+    const other = side === 'left' ? 'right' : 'left';
+    const hooded = see({
+      lids: side === 'left' ? { left: 'hooded', right: 'open' } : { left: 'open', right: 'hooded' },
+    });
+    expect(lined(hooded)).toEqual({ [side]: { width: 70 }, [other]: null });
+    expect(hooded.words('line on hooded lids')).toBe(`A thinner line, the client’s ${side}`);
+    const turned = see(sided(side, 'down-turned'));
+    expect(lined(turned)).toEqual({ [side]: { liftMm: 2, reach: 85 }, [other]: null });
+    expect(turned.words('down-turned eyes')).toBe(`The line ends earlier and higher, the client’s ${side}`);
+    const deep = see(sided(side, 'deep-set'));
+    expect(lined(deep, 'Socket', 'socket')).toEqual({ [side]: { width: 80 }, [other]: null });
+    // A dose is a step's, for both eyes.
+    expect(named(deep, 'Socket')!.doseMgPerCm2).toBe(named(plain, 'Socket')!.doseMgPerCm2);
+    expect(deep.words('deep-set eyes')).toBe(`A lighter hand in the socket, the client’s ${side}`);
+  },
+);
+
+test('what both eyes ask for is asked once, of both', () => {
+  expect(lined(see({ lids: { left: 'partly hooded', right: 'hooded' } }))).toEqual({ both: { width: 70 } });
+  expect(lined(see({ eyes: 'down-turned' }))).toEqual({ both: { liftMm: 2, reach: 85 } });
+  expect(lined(see({ eyes: 'deep-set' }), 'Socket', 'socket')).toEqual({ both: { width: 80 } });
+});
+
 test('each lid is worked as it is: one without a crease upwards from its lashes, a hooded one over its fold', () => {
   const sees = see({ lids: { left: 'without a crease', right: 'hooded' } });
   expect(sees.ids).toEqual(expect.arrayContaining(['upwards from the lashes', 'open-eye placement']));
   expect(guides(named(sees, 'Lid'))).not.toContain('lid');
   expect(named(sees, 'Lid')!.note).toContain('fading upwards');
   expect(named(sees, 'Lid')!.note).toContain('above the natural fold');
-  // A line that suits both is the hooded one’s: no width is asked both ways.
-  expect(sees.ids).toContain('line on hooded lids');
-  expect(sees.ids).not.toContain('line on lids without a crease');
+  // The line too: built up on one, thinner on the other.
+  expect(sees.ids).toEqual(expect.arrayContaining(['line on hooded lids', 'line on lids without a crease']));
+  expect(lined(sees)).toEqual({ left: { width: 150 }, right: { width: 70 } });
+  expect(named(sees, 'Liner')!.note).toContain('A line built up with the eye open, the client’s left, until');
   const one = see({ lids: { left: 'open', right: 'without a crease' } });
   const lid = named(one, 'Lid')!.placements;
   expect(lid.map((p) => ('guide' in p ? `${p.guide} ${p.side}` : ''))).toEqual(

@@ -48,14 +48,23 @@ const withEyes = (features: Features, eyes: Features['eyes']): readonly Side[] =
   sidesWhere(features, (side) => side.eyes === eyes);
 const isFineWork = (step: LookStep): boolean =>
   step.role === 'liner' || (step.role === 'brow' && step.technique === 'flick');
+/** Places with guides changed on the sides that ask for it; the other side stays as it is. */
 const changedGuides = (
   step: LookStep,
   guides: readonly GuideName[],
   params: { readonly [name: string]: number },
+  sides: readonly Side[] = SIDES,
 ): LookStep['placements'] =>
-  step.placements.map((p) =>
-    'guide' in p && guides.includes(p.guide) ? { ...p, params: { ...p.params, ...params } } : p,
-  );
+  step.placements.flatMap((p): LookStep['placements'] => {
+    if (!('guide' in p) || !guides.includes(p.guide)) return [p];
+    const changed = { ...p, params: { ...p.params, ...params } };
+    if (p.side !== 'both') return [sides.includes(p.side) ? changed : p];
+    if (sides.length === SIDES.length) return [changed];
+    return SIDES.map((side) => ({ ...(sides.includes(side) ? changed : p), side }));
+  });
+/** Words of a change that is made on one side only say on which. */
+const onSides = (words: string, sides: readonly Side[]): string =>
+  sides.length === SIDES.length ? words : `${words}, ${sidesInWords(sides)}`;
 const NOT_ON_A_CHILD: readonly LookStep['role'][] = ['contour', 'liner'];
 
 /** What the shape of a face, its eyes, brows and age, and how she can sit, change. */
@@ -184,27 +193,30 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
   },
   {
     id: 'line on hooded lids',
-    change: (step, { features }) =>
-      step.role === 'liner' && hoodedSides(features).length > 0 && has(step, 'liner')
+    change: (step, { features }) => {
+      const sides = hoodedSides(features);
+      return step.role === 'liner' && sides.length > 0 && has(step, 'liner')
         ? {
-            words: msg`A thinner line`,
+            words: onSides(msg`A thinner line`, sides),
             why: msg`on a hooded lid a broad one fills it`,
-            set: { placements: changedGuides(step, ['liner'], { width: 70 }) },
+            set: { placements: changedGuides(step, ['liner'], { width: 70 }, sides) },
           }
-        : null,
+        : null;
+    },
   },
   {
     id: 'line on lids without a crease',
     change: (step, { features }) => {
-      if (step.role !== 'liner' || sidesWithoutCrease(features).length < 2 || !has(step, 'liner'))
-        return null;
-      const note = noted(step, msg`Built up with the eye open, until it is seen.`);
+      const sides = sidesWithoutCrease(features);
+      if (step.role !== 'liner' || sides.length === 0 || !has(step, 'liner')) return null;
+      const words = onSides(msg`A line built up with the eye open`, sides);
+      const note = noted(step, msg`${words}, until it is seen.`);
       return note === step.note
         ? null
         : {
-            words: msg`A line built up with the eye open`,
+            words,
             why: msg`without a crease the lid takes a fine one in when the eye opens`,
-            set: { note, placements: changedGuides(step, ['liner'], { width: 150 }) },
+            set: { note, placements: changedGuides(step, ['liner'], { width: 150 }, sides) },
           };
     },
   },
@@ -239,28 +251,33 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
   },
   {
     id: 'down-turned eyes',
-    change: (step, { features }) =>
-      has(step, 'liner') && withEyes(features, 'down-turned').length > 0
+    change: (step, { features }) => {
+      const sides = withEyes(features, 'down-turned');
+      return has(step, 'liner') && sides.length > 0
         ? {
-            words: msg`The line ends earlier and higher`,
+            words: onSides(msg`The line ends earlier and higher`, sides),
             why: msg`eyes that turn down`,
-            set: { placements: changedGuides(step, ['liner'], { liftMm: 2, reach: 85 }) },
+            set: { placements: changedGuides(step, ['liner'], { liftMm: 2, reach: 85 }, sides) },
           }
-        : null,
+        : null;
+    },
   },
   {
     id: 'deep-set eyes',
-    change: (step, { features }) =>
-      step.role === 'eye' && has(step, 'socket') && withEyes(features, 'deep-set').length > 0
+    change: (step, { features }) => {
+      const sides = withEyes(features, 'deep-set');
+      return step.role === 'eye' && has(step, 'socket') && sides.length > 0
         ? {
-            words: msg`A lighter hand in the socket`,
+            words: onSides(msg`A lighter hand in the socket`, sides),
             why: msg`deep-set eyes have their own shadow`,
             set: {
-              doseMgPerCm2: rounded(0.7 * step.doseMgPerCm2),
-              placements: changedGuides(step, ['socket'], { width: 80 }),
+              // A dose is a step's: of one eye only the breadth is less.
+              doseMgPerCm2: rounded((sides.length === SIDES.length ? 0.7 : 1) * step.doseMgPerCm2),
+              placements: changedGuides(step, ['socket'], { width: 80 }, sides),
             },
           }
-        : null,
+        : null;
+    },
   },
   {
     id: 'oily lids',
