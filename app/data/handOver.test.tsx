@@ -3,6 +3,7 @@ import type { ReactNode } from 'react';
 import { SWRConfig } from 'swr';
 import type { SessionAnswer } from '@toile/contract';
 import { useAskWhoIsIn, useHandOver, useOneAtATime, useReadAnew } from './handOver';
+import { useKept } from './useKept';
 import { useSetUpState, useStudioSettings, useWhoIsIn } from './hooks';
 
 const INES: SessionAnswer = {
@@ -115,12 +116,15 @@ test('whoever signed in in another window has this one too, with nothing of who 
   // The next answer is not here yet: the last one would be shown in its place.
   mockAnswers.studioSettings = new Promise(() => undefined);
   const seen: string[] = [];
+  const typed = renderHook(() => useKept('clients search', ''));
+  act(() => typed.result.current[1]('Perpetua'));
   act(gate.current.askWhoIsIn);
   for (let i = 0; i < 5; i++) {
     await settle();
     seen.push(gate.current.shown);
   }
   expect(seen.at(-1)).toBe('Runa Dell, …');
+  expect(renderHook(() => useKept('clients search', '')).result.current[0]).toBe('');
   zoneIs('Asia/Makassar');
   await act(() => gate.current.readAnew());
   await settle();

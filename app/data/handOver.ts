@@ -1,6 +1,8 @@
 import { useCallback, useEffect, useRef } from 'react';
 import { useSWRConfig } from 'swr';
 import { pathTo, type SessionAnswer } from '@toile/contract';
+import { forgetEarly } from './early';
+import { forgetKept } from './useKept';
 
 /*
  * A mounted hook of SWR 2.5 whose answer was dropped does not show again what it had when it was first drawn:
@@ -49,7 +51,10 @@ export function useOneAtATime(
     if (who === undefined) return;
     const before = shownTo.current;
     shownTo.current = who?.email ?? null;
-    if (who && before !== null && before !== who.email) void handOver(who);
+    if (!who || before === null || before === who.email) return;
+    forgetKept();
+    forgetEarly();
+    void handOver(who);
   }, [who, handOver]);
 }
 
