@@ -122,6 +122,9 @@ test('hands that are away are planned round, what comes first is kept to, and wh
   await openPartyPart(page, 'The day');
   await page.getByRole('button', { name: 'Plan the day', exact: true }).click();
   await page.getByText(/Of 100 such mornings .*have everybody in time/).waitFor({ timeout: 60_000 });
+  // What waits least bears least: who it would meet is named, and that it is not kept like that.
+  await page.getByText(/^Most likely to be late: .+ \(in time on \d+ of 100\)/).waitFor();
+  await page.getByText(/^▲ It has little room for a slow morning/).waitFor();
   await page.getByRole('radio', { name: 'by person' }).click();
   // Face before hair, whatever is usual; nothing of the artist's between nine and twenty past.
   const times = await page.getByText(/^\d\d:\d\d to \d\d:\d\d/).allInnerTexts();

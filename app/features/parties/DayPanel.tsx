@@ -56,6 +56,9 @@ export function DayPanel({ work }: { readonly work: PartyWork }) {
   const late = judged ? plan.guests.filter((guest) => (judged.people[guest.id]?.lateMinutes ?? 0) > 0) : [];
   const atRisk = day.sure ? atRiskWords(day.sure, plan) : null;
   const busy = planning.busy || replanning.busy || day.calming.busy;
+  const unsure = late.length === 0 && !busy && day.sure !== null && day.sure.all.share < CALM_ENOUGH;
+  // The cheapest timetable waits least and bears least: what was just found is best made calmer first.
+  const brittle = unsure && !day.calmed && day.changed;
   return (
     <Column gap="$3">
       {wrong.map((one) => (
@@ -75,7 +78,7 @@ export function DayPanel({ work }: { readonly work: PartyWork }) {
           {shown && day.changed ? (
             <>
               <Button
-                kind="main"
+                kind={brittle ? 'quiet' : 'main'}
                 disabled={work.busy}
                 onPress={() => void day.keep()}
               >{msg`Keep this timetable`}</Button>
@@ -115,14 +118,17 @@ export function DayPanel({ work }: { readonly work: PartyWork }) {
           ))}
           {day.sure ? <Body>{sureWords(day.sure)}</Body> : null}
           {atRisk ? <Body>{atRisk}</Body> : null}
+          {brittle ? (
+            <Body>{msg`▲ It has little room for a slow morning: make it calmer before you keep it.`}</Body>
+          ) : null}
         </Column>
       ) : null}
-      {day.sure && late.length === 0 && !busy && !day.calmed && day.sure.all.share < CALM_ENOUGH ? (
+      {unsure && !day.calmed ? (
         <Line>
-          <Button onPress={day.askCalm}>{msg`Make it calmer`}</Button>
+          <Button kind={brittle ? 'main' : 'quiet'} onPress={day.askCalm}>{msg`Make it calmer`}</Button>
         </Line>
       ) : null}
-      {day.sure && late.length === 0 && !busy && !day.more && day.sure.all.share < CALM_ENOUGH ? (
+      {unsure && !day.more ? (
         <Line>
           <Button onPress={day.askMore}>{msg`What would one more pair of hands buy?`}</Button>
         </Line>
