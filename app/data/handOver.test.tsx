@@ -4,7 +4,8 @@ import { SWRConfig } from 'swr';
 import type { SessionAnswer } from '@toile/contract';
 import { useAskWhoIsIn, useHandOver, useOneAtATime, useReadAnew } from './handOver';
 import { useKept } from './useKept';
-import { useSetUpState, useStudioSettings, useWhoIsIn } from './hooks';
+import { isShown } from './shown';
+import { useLooks, useSetUpState, useStudioSettings, useWhoIsIn } from './hooks';
 
 const INES: SessionAnswer = {
   name: 'Ines Marlow',
@@ -131,13 +132,27 @@ test('whoever signed in in another window has this one too, with nothing of who 
   expect(gate.current.shown).toBe('Runa Dell, Asia/Makassar');
 });
 
-test('reading anew asks for the settings and goes on showing them', async () => {
+test('reading anew asks again for what is shown, which stays meanwhile, and drops the rest', async () => {
   mockAnswers.session = INES;
-  const gate = await opened(INES);
-  mockAsked.length = 0;
-  await act(() => gate.current.readAnew());
-  expect(gate.current.shown).toBe('Ines Marlow, Europe/Lisbon');
+  mockAnswers.listLooks = ['Harbour Morning'];
+  const held = new Map<string, object>([['/api/session', { data: INES }]]);
+  const wrapper = ({ children }: { readonly children: ReactNode }) => (
+    <SWRConfig value={{ provider: () => held, dedupingInterval: 0 }}>{children}</SWRConfig>
+  );
+  // Beside the screen that stumbled, as a list on a wide screen is.
+  const beside = renderHook(() => ({ ...useGate(), looks: useLooks().data }), { wrapper });
   await settle();
-  expect(mockAsked).toEqual(['studioSettings']);
-  expect(gate.current.shown).toBe('Ines Marlow, Europe/Lisbon');
+  const before = beside.result.current.looks;
+  held.set('/api/kit', { data: ['broken'] });
+  mockAsked.length = 0;
+  await act(() => beside.result.current.readAnew());
+  expect(held.get('/api/kit')).not.toMatchObject({ data: ['broken'] });
+  for (let i = 0; i < 3; i++) {
+    expect(beside.result.current.looks).toEqual(before);
+    expect(beside.result.current.shown).toBe('Ines Marlow, Europe/Lisbon');
+    await settle();
+  }
+  expect([...mockAsked].sort()).toEqual(['listLooks', 'session', 'studioSettings']);
+  beside.unmount();
+  expect(isShown('/api/looks')).toBe(false);
 });

@@ -2,6 +2,7 @@ import { useCallback, useEffect, useRef } from 'react';
 import { useSWRConfig } from 'swr';
 import { pathTo, type SessionAnswer } from '@toile/contract';
 import { forgetEarly } from './early';
+import { isShown } from './shown';
 import { forgetKept } from './useKept';
 
 /*
@@ -9,9 +10,6 @@ import { forgetKept } from './useKept';
  * asked whether the two differ, it compares the new answer with that one. What stays mounted therefore goes
  * from one answer to the next, never by way of none.
  */
-
-/** What is shown round every screen, and stays mounted whatever is read anew. */
-const SHOWN_THROUGHOUT: readonly unknown[] = [pathTo('session'), pathTo('studioSettings')];
 
 /** Longer than it takes to draw what has changed. */
 const drawn = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
@@ -64,13 +62,11 @@ export function useAskWhoIsIn(): () => void {
   return useCallback(() => void mutate(pathTo('session')), [mutate]);
 }
 
-/** Drops what was read, and asks for it anew; who is in and how the studio tells things stay meanwhile. */
+/** Drops what was read and is not shown; what is shown stays until its answer is here. */
 export function useReadAnew(): () => Promise<void> {
   const { mutate } = useSWRConfig();
   return async () => {
-    await Promise.all([
-      mutate((key) => !SHOWN_THROUGHOUT.includes(key), undefined),
-      mutate(pathTo('studioSettings')),
-    ]);
+    await mutate((key) => !isShown(key), undefined, { revalidate: false });
+    await mutate(isShown);
   };
 }

@@ -13,6 +13,7 @@ import {
 import type { Remote } from '../ui';
 import { readAt } from './call';
 import { deviceZone } from './deviceZone';
+import { useShown } from './shown';
 
 /** One definition for every read: the path is the key, the route the fetcher. `null` params wait. */
 function useRead<N extends ReadName>(
@@ -22,6 +23,7 @@ function useRead<N extends ReadName>(
   keep = false,
 ): Remote<AnswerOf<N>> {
   const key = params === null ? null : addressOf(ROUTES[name].path, params, query);
+  useShown(key);
   const { data, error, mutate } = useSWR<AnswerOf<N>, Error>(key, () => readAt(name, params, query), {
     keepPreviousData: keep,
   });
