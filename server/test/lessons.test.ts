@@ -91,7 +91,7 @@ test.each([
     {
       tools: [],
       keep: chart.steps
-        .filter(({ tool, variant }) => tool === 'angled brush' && !variant)
+        .filter(({ tool, role, variant }) => role === 'powder' && tool === 'puff' && !variant)
         .map(({ id }) => id),
     },
     'keep',
