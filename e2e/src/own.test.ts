@@ -134,6 +134,7 @@ test('an empty installation to a first saved chart, on a phone, without the demo
 
   // The other device comes to the door as soon as it asks for anything, and goes on from where it was.
   await elsewhere.getByRole('link', { name: /^Perpetua Lisle/ }).click();
+  await elsewhere.getByText('You were signed out meanwhile. Sign in to go on where you were.').waitFor();
   await elsewhere.getByLabel('Email').fill('ines@reed.example');
   await elsewhere.getByLabel('Password').fill('four tall herons here');
   await elsewhere.getByRole('button', { name: 'Sign in' }).click();

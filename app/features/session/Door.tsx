@@ -7,7 +7,13 @@ import { SignInScreen } from './SignInScreen';
 const SetUpScreen = fromWork((work) => work.SetUpScreen);
 
 /** The door: signing in, or setting up where nobody has yet. Without an answer, signing in. */
-export function Door({ onSignedIn }: { readonly onSignedIn: (session: SessionAnswer) => void }) {
+export function Door({
+  led,
+  onSignedIn,
+}: {
+  /** Whether who stands here was signed in a moment ago. */ readonly led: boolean;
+  readonly onSignedIn: (session: SessionAnswer) => void;
+}) {
   const state = useSetUpState();
   if (!state.data && !state.error)
     return (
@@ -18,6 +24,6 @@ export function Door({ onSignedIn }: { readonly onSignedIn: (session: SessionAns
   return state.data?.needed ? (
     <SetUpScreen onSignedIn={onSignedIn} />
   ) : (
-    <SignInScreen onSignedIn={onSignedIn} />
+    <SignInScreen led={led} onSignedIn={onSignedIn} />
   );
 }

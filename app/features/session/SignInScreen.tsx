@@ -8,7 +8,13 @@ import { Body, Button, Column, Field, Heading, Label, View } from '../../ui';
 import { LanguageChoice } from '../settings/LanguageChoice';
 
 /** The door: email, password, and what to do when they do not fit. */
-export function SignInScreen({ onSignedIn }: { readonly onSignedIn: (session: SessionAnswer) => void }) {
+export function SignInScreen({
+  led,
+  onSignedIn,
+}: {
+  readonly led: boolean;
+  readonly onSignedIn: (session: SessionAnswer) => void;
+}) {
   const [email, setEmail] = useState('');
   const [password, setPassword] = useState('');
   const [errors, setErrors] = useState<Record<string, string>>({});
@@ -44,6 +50,9 @@ export function SignInScreen({ onSignedIn }: { readonly onSignedIn: (session: Se
           <Heading fontSize="$8" lineHeight="$8" aria-level={1}>{msg`Toile`}</Heading>
           <Label textAlign="center">{msg`Cut a look once. Fit it to any face. Repeat it as worn.`}</Label>
         </Column>
+        {led ? (
+          <Body role="status">{msg`You were signed out meanwhile. Sign in to go on where you were.`}</Body>
+        ) : null}
         <form
           onSubmit={(event) => {
             event.preventDefault();
