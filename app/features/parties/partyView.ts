@@ -137,11 +137,11 @@ export type View = (typeof VIEWS)[number];
 const nameIn = (list: readonly { readonly id: string; readonly name: string }[], id: string): string =>
   list.find((one) => one.id === id)?.name ?? id;
 
-/** The visits of a timetable by who works, where, or on whom. */
 /** When hands are away, each in words: 'away 09:00 to 09:20'. */
 export const awayWords = ({ away = [] }: Pick<Hands, 'away'>): string[] =>
   away.map(({ from, to }) => msg`away ${hourInWords(from)} to ${hourInWords(to)}`);
 
+/** The visits of a timetable by who works, where, or on whom. */
 export function groupsOf(plan: PartyPlan, { visits }: Pick<Timetable, 'visits'>, view: View): Group[] {
   const sorted = [...visits].sort((a, b) => a.start - b.start);
   const guestOf = (visit: Visit): Guest | undefined => plan.guests.find((guest) => guest.id === visit.of);

@@ -37,11 +37,11 @@ export function hourInWords(at: number | string): string {
 /** Words of the computing with the hours in them as the studio tells them. */
 export const withHours = (words: string): string => toldHours(words, studioManner.clock);
 
-/** The zone days are told in just now. */
 /** Words with every day in them as the studio writes days. */
 export const withDays = (words: string): string =>
   words.replace(/\b\d{4}-\d{2}-\d{2}\b/g, (day) => dayInWords(day));
 
+/** The zone days are told in just now. */
 export const zoneOfDays = (): string => studioZone ?? deviceZone();
 
 /** Today as YYYY-MM-DD, where the studio is. */

@@ -272,7 +272,7 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
             why: msg`deep-set eyes have their own shadow`,
             set: {
               // A dose is a step's: of one eye only the breadth is less.
-              doseMgPerCm2: rounded((sides.length === SIDES.length ? 0.7 : 1) * step.doseMgPerCm2),
+              ...(sides.length === SIDES.length ? { doseMgPerCm2: rounded(0.7 * step.doseMgPerCm2) } : {}),
               placements: changedGuides(step, ['socket'], { width: 80 }, sides),
             },
           }
