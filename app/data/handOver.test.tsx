@@ -48,6 +48,8 @@ function Asks() {
 function Door() {
   return useWhoIsIn().data === null ? <Asks /> : null;
 }
+/** Longer than any of the steps below: what is asked again meanwhile is taken for the same question. */
+const READING = { dedupingInterval: 60_000 };
 const settle = () => act(() => new Promise((resolve) => setTimeout(resolve, 20)));
 
 /** Drawn with what was answered before the scripts were there, or without. */
@@ -57,7 +59,7 @@ async function opened(
   const held = new Map(early === undefined ? [] : [['/api/session', { data: early }]]);
   const { result } = renderHook(useGate, {
     wrapper: ({ children }: { readonly children: ReactNode }) => (
-      <SWRConfig value={{ provider: () => held, dedupingInterval: 0 }}>
+      <SWRConfig value={{ ...READING, provider: () => held }}>
         {children}
         <Door />
       </SWRConfig>
@@ -137,7 +139,7 @@ test('reading anew asks again for what is shown, which stays meanwhile, and drop
   mockAnswers.listLooks = ['Harbour Morning'];
   const held = new Map<string, object>([['/api/session', { data: INES }]]);
   const wrapper = ({ children }: { readonly children: ReactNode }) => (
-    <SWRConfig value={{ provider: () => held, dedupingInterval: 0 }}>{children}</SWRConfig>
+    <SWRConfig value={{ ...READING, provider: () => held }}>{children}</SWRConfig>
   );
   // Beside the screen that stumbled, as a list on a wide screen is.
   const beside = renderHook(() => ({ ...useGate(), looks: useLooks().data }), { wrapper });
@@ -155,4 +157,40 @@ test('reading anew asks again for what is shown, which stays meanwhile, and drop
   expect([...mockAsked].sort()).toEqual(['listLooks', 'session', 'studioSettings']);
   beside.unmount();
   expect(isShown('/api/looks')).toBe(false);
+});
+
+test('what is opened again a moment after it was asked for is asked for again', async () => {
+  mockAnswers.session = INES;
+  mockAnswers.listLooks = ['broken'];
+  const held = new Map<string, object>([['/api/session', { data: INES }]]);
+  const wrapper = ({ children }: { readonly children: ReactNode }) => (
+    <SWRConfig value={{ ...READING, provider: () => held }}>{children}</SWRConfig>
+  );
+  const frame = renderHook(useGate, { wrapper });
+  const stumbled = renderHook(useLooks, { wrapper });
+  await settle();
+  expect(stumbled.result.current.data).toEqual(['broken']);
+  stumbled.unmount();
+  mockAnswers.listLooks = ['Harbour Morning'];
+  await act(() => frame.result.current.readAnew());
+  const again = renderHook(useLooks, { wrapper });
+  await settle();
+  expect(again.result.current.data).toEqual(['Harbour Morning']);
+});
+
+test('what was on its way for one is not waited for by the next', async () => {
+  mockAnswers.session = INES;
+  const gate = await opened(INES);
+  // Asked again as the window came to the front, and not answered before the next one is in.
+  let late: (answer: unknown) => void = () => undefined;
+  mockAnswers.studioSettings = new Promise((resolve) => (late = resolve));
+  await act(() => {
+    void gate.current.readAnew();
+    return Promise.resolve();
+  });
+  zoneIs('Asia/Makassar');
+  await act(() => gate.current.handOver(RUNA));
+  late({ settings: { zone: 'Europe/Lisbon' } });
+  await settle();
+  expect(gate.current.shown).toBe('Runa Dell, Asia/Makassar');
 });

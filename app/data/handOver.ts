@@ -9,6 +9,10 @@ import { forgetKept } from './useKept';
  * A mounted hook of SWR 2.5 whose answer was dropped does not show again what it had when it was first drawn:
  * asked whether the two differ, it compares the new answer with that one. What stays mounted therefore goes
  * from one answer to the next, never by way of none.
+ *
+ * And it remembers what was asked for a moment ago, so as not to ask twice: whoever opens it then waits for
+ * that answer. Dropped without being asked for again, it stays remembered and its answer is thrown away, also
+ * for whoever waits for it. What is dropped is therefore let go as well.
  */
 
 /** Longer than it takes to draw what has changed. */
@@ -26,10 +30,12 @@ export function useHandOver(): (who: SessionAnswer | null) => Promise<void> {
       // In one go, before anything is drawn: what the door asks for is not dropped again.
       await Promise.all([
         mutate(session, null, { revalidate: false }),
-        mutate((key) => key !== session, undefined, { revalidate: false }),
+        mutate((key) => key !== session, undefined, { revalidate: (_, key) => !isShown(key) }),
       ]);
-      if (!who) return;
       await drawn();
+      // What was shown until now, and may be on its way, is let go for whoever comes next.
+      await mutate((key) => key !== session && !isShown(key));
+      if (!who) return;
       await mutate(session, who, { revalidate: false });
     },
     [mutate],
@@ -66,7 +72,7 @@ export function useAskWhoIsIn(): () => void {
 export function useReadAnew(): () => Promise<void> {
   const { mutate } = useSWRConfig();
   return async () => {
-    await mutate((key) => !isShown(key), undefined, { revalidate: false });
+    await mutate((key) => !isShown(key), undefined);
     await mutate(isShown);
   };
 }

@@ -451,12 +451,22 @@ test.each([
   ['wide', WIDE],
 ])('a place that stumbles leaves the others standing and opens again: %s', async (_size, viewport) => {
   const { context, page } = await openAs(browser, 'owner', viewport);
-  // Looks that are none: the list cannot be drawn.
-  await page.route('**/api/looks', (route) => route.fulfill({ json: [null] }));
-  await page.getByRole('link', { name: 'Looks', exact: true }).click();
   const alert = page.getByRole('alert');
-  await alert.getByText('This place has stumbled').waitFor();
-  expect(new URL(page.url()).pathname).toBe('/looks');
+  const stumble = async (): Promise<void> => {
+    // Looks that are none: the list cannot be drawn.
+    await page.route('**/api/looks', (route) => route.fulfill({ json: [null] }));
+    await page.getByRole('link', { name: 'Looks', exact: true }).click();
+    await alert.getByText('This place has stumbled').waitFor();
+    expect(new URL(page.url()).pathname).toBe('/looks');
+  };
+  await stumble();
+  await page.unroute('**/api/looks');
+  // At once: what it stumbled over was asked for a moment ago.
+  await alert.getByRole('button', { name: 'Open it again' }).click();
+  await page.getByText('Harbour Morning').first().waitFor();
+  await page.getByRole('link', { name: 'Clients', exact: true }).click();
+  await page.getByRole('link', { name: 'Isaura Penhallow' }).waitFor();
+  await stumble();
   await page.getByRole('link', { name: 'Clients', exact: true }).click();
   await page.getByRole('link', { name: 'Isaura Penhallow' }).waitFor();
   await page.getByRole('link', { name: 'Looks', exact: true }).click();
