@@ -15,6 +15,12 @@ import { forgetKept } from './useKept';
  * for whoever waits for it. What is dropped is therefore let go as well.
  */
 
+let onTheWayOut = false;
+/** Notes that whoever is in goes by themselves, or stays. */
+export const leaving = (byThemselves: boolean): void => void (onTheWayOut = byThemselves);
+/** Whether whoever is in, or was last, goes by themselves: not because the session ended elsewhere. */
+export const isLeaving = (): boolean => onTheWayOut;
+
 /** Longer than it takes to draw what has changed. */
 const drawn = (): Promise<void> => new Promise((resolve) => setTimeout(resolve));
 
@@ -27,6 +33,7 @@ export function useHandOver(): (who: SessionAnswer | null) => Promise<void> {
   return useCallback(
     async (who) => {
       const session = pathTo('session');
+      leaving(true);
       // In one go, before anything is drawn: what the door asks for is not dropped again.
       await Promise.all([
         mutate(session, null, { revalidate: false }),

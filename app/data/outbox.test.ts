@@ -2,7 +2,16 @@ import { act, renderHook, waitFor } from '@testing-library/react';
 import { array, assert, asyncProperty, constantFrom, integer } from 'fast-check';
 import type { ChairEventInput } from '@toile/contract';
 import { readDraft, writeDraft } from './drafts';
-import { emptyOutbox, flush, post, settleArrived, useOutbox, watchNetwork, type Outgoing } from './outbox';
+import {
+  allTaken,
+  emptyOutbox,
+  flush,
+  post,
+  settleArrived,
+  useOutbox,
+  watchNetwork,
+  type Outgoing,
+} from './outbox';
 import { openOutboxStore } from './outboxStore';
 
 const CHART = '0190a000-0000-7000-8000-000000000001';
@@ -218,6 +227,44 @@ test('what one person recorded is never sent under another’s name', async () =
   await waitFor(() => expect(sent).toEqual(['01']));
   await waitFor(() => expect(result.current.waiting).toEqual([]));
   unwatch();
+});
+
+describe('what must not overtake what waits', () => {
+  const ofChart = (one: Outgoing): boolean => one.chartId === CHART;
+
+  test('waits for what was posted a moment ago, also while it is being kept and while others are sent', async () => {
+    let go: () => void = () => undefined;
+    held = new Promise((resolve) => (go = resolve));
+    post(item(1));
+    const first = allTaken(ofChart);
+    post(item(2));
+    const both = allTaken(ofChart);
+    let over = false;
+    void both.then(() => (over = true));
+    await new Promise((resolve) => setTimeout(resolve, 30));
+    expect(over).toBe(false);
+    go();
+    expect(await first).toBe(true);
+    expect(await both).toBe(true);
+    expect(sent).toEqual(['01', '02']);
+  });
+
+  test('is told where something does not arrive, and not by what is about something else', async () => {
+    answers = [noNetwork()];
+    post(item(1));
+    expect(await allTaken(ofChart)).toBe(false);
+    answers = [noNetwork()];
+    expect(await allTaken((one) => one.chartId !== CHART)).toBe(true);
+    expect(await allTaken(ofChart)).toBe(true);
+    expect(sent).toEqual(['01']);
+  });
+
+  test('is told where something was refused since it asked, not of what was refused before', async () => {
+    answers = [refusal(422, 'bad-input')];
+    post(item(1));
+    expect(await allTaken(ofChart)).toBe(false);
+    expect(await allTaken(ofChart)).toBe(true);
+  });
 });
 
 describe('a device that is full', () => {

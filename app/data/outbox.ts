@@ -46,6 +46,8 @@ let account: string | null = null;
 let opened: Promise<OutboxStore> | null = null;
 /** Events on their way to the device's store. */
 let keeping: ReadonlySet<string> = new Set();
+/** Done when all that was posted so far is there, or cannot be. */
+let put: Promise<unknown> = Promise.resolve();
 let sending: Promise<void> | null = null;
 let again = false;
 let tries = 0;
@@ -104,7 +106,9 @@ const without = (ids: ReadonlySet<string>, id: string): ReadonlySet<string> =>
 export function post(item: Outgoing): void {
   account = item.account;
   change({ waiting: [...state.waiting, item] });
-  void keep(item).then(flush);
+  const kept = keep(item);
+  put = Promise.all([put, kept]);
+  void kept.then(flush);
 }
 
 async function keep(item: Outgoing): Promise<void> {
@@ -128,6 +132,20 @@ export function flush(): Promise<void> {
     if (again) void flush();
   });
   return sending;
+}
+
+/**
+ * Sends what waits and says whether all of what is asked about has been taken: what goes past the outbox, and
+ * must not overtake it, asks this first.
+ */
+export async function allTaken(own: (item: Outgoing) => boolean): Promise<boolean> {
+  const refused = (): number => state.refused.filter(({ item }) => own(item)).length;
+  const before = refused();
+  await put;
+  await flush();
+  // Asked for once more while it was ending.
+  while (sending) await sending;
+  return !state.waiting.some(own) && refused() === before;
 }
 
 async function sendAll(): Promise<void> {

@@ -1,6 +1,8 @@
 import { useEffect, useRef } from 'react';
+import { msg } from '@toile/core';
+import { CallError } from './call';
 import { useRefresh, useSession } from './hooks';
-import { flush, settleArrived, useOutbox, type Outgoing } from './outbox';
+import { allTaken, flush, settleArrived, useOutbox, type Outgoing } from './outbox';
 
 export type Sending<T extends Outgoing> = {
   /** Whether what earlier visits left on the device has been read. */ readonly ready: boolean;
@@ -15,6 +17,11 @@ export type Sending<T extends Outgoing> = {
     readonly account: string;
   };
   readonly sendAgain: () => void;
+  /**
+   * Waits until what was told has arrived, so that what is told past the outbox does not come before it.
+   * Throws a CallError that says so where it does not arrive.
+   */
+  readonly afterAllOfIt: () => Promise<void>;
 };
 
 /**
@@ -49,5 +56,9 @@ export function useSending<T extends Outgoing>(
     refused: outbox.refused.filter(({ item }) => own(item)).map(({ why }) => why),
     who: { by: session.data?.name ?? '', account: session.data?.email ?? '' },
     sendAgain: () => void flush(),
+    afterAllOfIt: async () => {
+      if (await allTaken(own)) return;
+      throw new CallError(msg`What was told before this has not arrived yet: try again once it has.`, null);
+    },
   };
 }

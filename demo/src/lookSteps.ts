@@ -298,7 +298,7 @@ const STEPS = {
     tool: 'small brush',
     technique: 'press',
     handsOnMinutes: 4,
-    note: 'Line, fill, blot, again.',
+    note: 'Line, then fill to the line.',
   },
   hold: {
     phase: 'finish',

@@ -89,7 +89,16 @@ export const SKETCHES: readonly Sketch[] = [
     steps: [
       'clean',
       ['blushFull', { shade: { lab: [74, 24, 12] } }],
-      ['lip', { title: 'A little tint', shade: { lab: [62, 22, 16] }, doseMgPerCm2: 1 }],
+      [
+        'lip',
+        {
+          title: 'A little tint',
+          shade: { lab: [62, 22, 16] },
+          doseMgPerCm2: 1,
+          handsOnMinutes: 2,
+          note: 'One thin coat, without a line.',
+        },
+      ],
     ],
   },
   {

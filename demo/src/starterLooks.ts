@@ -336,7 +336,7 @@ const MORE: readonly Sketch[] = [
         {
           shade: { lab: [42, 42, 24] },
           wants: { kinds: ['lip colour'], finishes: ['matte', 'satin'] },
-          note: 'Line, fill, blot, fill: it is eaten with.',
+          note: 'Lined all over before it is filled: what is eaten off leaves the line.',
         },
       ],
       'hold',

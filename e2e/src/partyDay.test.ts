@@ -187,6 +187,8 @@ test('what the minutes taught is proposed; a place with a ferry is written down;
   await page.getByLabel('Leaves Old Rope-walk at').fill('06:40, 08:35');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await page.getByRole('button', { name: /^Lighthouse, 20 min to Old Rope-walk/ }).waitFor();
+  // Shown before it is kept.
+  await eventually(async () => (await partyOf(page)).plan.travel.length === 2);
   const { plan } = await partyOf(page);
   expect(plan.timetable).toBeNull();
   expect(plan.travel.map((way) => way.departures ?? null)).toEqual([[400, 515], null]);

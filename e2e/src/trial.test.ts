@@ -359,6 +359,12 @@ test('primer left out place by place: each its own draw, told where at the chair
     await half(page, zone!, 'Client’s left', bareLeft ? 'none' : 'clearly').click();
     await half(page, zone!, 'Client’s right', bareLeft ? 'clearly' : 'none').click();
   }
+  // On a slow line: the verdict, told right after the look, does not come before it.
+  await page.route('**/api/trials/*/events', async (route) => {
+    if (String(route.request().postData()).includes('"looked"'))
+      await new Promise((resolve) => setTimeout(resolve, 1500));
+    await route.fallback();
+  });
   await button(page, 'Keep this look').click();
   await button(page, 'Judge and open it').click();
   const showed = page.getByRole('group', { name: 'What it showed' });

@@ -99,6 +99,8 @@ function SkillPart({ one, log }: { readonly one: SkillNow; readonly log: Log }) 
   );
   const forget = (): Promise<unknown> =>
     save(async () => {
+      // What arrives after is not forgotten.
+      await log.afterAllOfIt();
       await call('forgetPractice', { body: { skill: one.skill, sure: true } });
       await refresh();
       setSure(false);

@@ -16,6 +16,7 @@ export function usePracticeLog() {
     answer,
     events: [...(known ?? []), ...sending.onTheWay.map(({ input }) => input)],
     unsentCount: sending.waiting.length,
+    afterAllOfIt: sending.afterAllOfIt,
     tell: (input: PracticeTold): void => post({ practice: true, input, ...sending.who }),
   };
 }

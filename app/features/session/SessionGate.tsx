@@ -29,7 +29,7 @@ export function SessionGate({ children }: { readonly children: ReactNode }) {
   const router = useRouter();
   const email = session.data?.email;
   useEffect(keepAppOnHand, []);
-  const [led, entered] = useBackFromTheDoor(email);
+  const led = useBackFromTheDoor(email);
   const settings = useStudioSettings(email !== undefined).data?.settings;
   // Before anything below is drawn: every day it tells is told in this zone, every hour in this manner.
   tellDaysIn(settings?.zone ?? null);
@@ -40,10 +40,7 @@ export function SessionGate({ children }: { readonly children: ReactNode }) {
   const enter = (answer: SessionAnswer): void => {
     // Nobody is kept at the door by a device's store that hangs.
     const tidied = inTime(Promise.all([forgetWhatWasRead(), photosBelongTo(answer.email)]));
-    void tidied
-      .catch(() => undefined)
-      .then(() => handOver(answer))
-      .then(entered);
+    void tidied.catch(() => undefined).then(() => handOver(answer));
   };
   if (path === '/intake') return <IntakeScreen />;
   if (path === '/wear') return <WearLinkScreen />;

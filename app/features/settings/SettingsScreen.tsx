@@ -1,16 +1,11 @@
 import { useRouter } from 'expo-router';
 import { may, pathTo } from '@toile/contract';
 import { msg, term } from '@toile/core';
-import { call } from '../../data/call';
-import { dropAllForms } from '../../data/drafts';
-import { useHandOver } from '../../data/handOver';
 import { useSession, useStudioSettings } from '../../data/hooks';
-import { inTime } from '../../data/inTime';
-import { forgetWhatWasRead } from '../../data/offline';
-import { dropPhotos } from '../../data/photos';
 import { Body, Button, Choice, Column, Line, Ready, Rule, Screen, Subheading } from '../../ui';
 import { chooseGround, useGround } from '../face/ground';
 import { chooseKeysOn, useKeysOn } from '../frame/keysOn';
+import { useSignOut } from '../session/useSignOut';
 import { CalendarFeed } from './CalendarFeed';
 import { ChangePassword } from './ChangePassword';
 import { Devices } from './Devices';
@@ -27,18 +22,10 @@ export function SettingsScreen() {
   const session = useSession();
   const settings = useStudioSettings();
   const router = useRouter();
-  const handOver = useHandOver();
+  const { busy, failure, signOut } = useSignOut();
   const { choice, choose } = useThemeChoice();
   const keys = useKeysOn();
   const ground = useGround();
-  const signOut = async (): Promise<void> => {
-    await call('signOut');
-    await forgetWhatWasRead();
-    await inTime(dropPhotos()).catch(() => undefined);
-    dropAllForms();
-    await handOver(null);
-    router.replace('/');
-  };
   return (
     <Screen title={msg`Settings`} widest={640}>
       <Ready remote={session}>
@@ -167,7 +154,8 @@ export function SettingsScreen() {
             ) : null}
             <Rule />
             <Column alignItems="flex-start">
-              <Button onPress={() => void signOut()}>{msg`Sign out`}</Button>
+              <Button disabled={busy} onPress={signOut}>{msg`Sign out`}</Button>
+              {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
             </Column>
           </Column>
         )}

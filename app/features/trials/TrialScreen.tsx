@@ -44,6 +44,8 @@ function Trial({ trial, log }: TrialProps) {
   const tell: Tell = async (event) => {
     const told = await saving.save(async () => {
       const body = { event, intoChart: false };
+      // A look that was just kept comes before the verdict, which lets no more in.
+      await log.afterAllOfIt();
       const { trial: after } = await call('createTrialEvent', { params: { id: trial.id }, body });
       await refresh({ name: 'trial', params: { id: trial.id }, answer: after });
       return true;

@@ -16,5 +16,6 @@ export function useTrialLog(trialId: string) {
     refused: sending.refused,
     tell: (input: ToldAway): void => post({ trialId, input, ...sending.who }),
     sendAgain: sending.sendAgain,
+    afterAllOfIt: sending.afterAllOfIt,
   };
 }

@@ -811,6 +811,45 @@ describe('what is asked of a part is asked of what lies there', () => {
     expect(noteOf({ beard: true }, on('zone.neck', 'zone.decollete'))).not.toContain('beard');
   });
 
+  test('a beard, of what is sprayed: it is covered, and nothing is stippled', () => {
+    const sprayed = { ...base, id: id(296), title: 'Other base', note: '', tool: 'airbrush' as const };
+    const step = named(
+      see({ beard: true }, OCCASION, { look: { ...FULL, steps: [...FULL.steps, sprayed] } }),
+      'Other base',
+    )!;
+    expect(step.note).toContain('The beard is covered');
+    expect(step.note).not.toContain('tippled');
+    expect(step.technique).toBe(base.technique);
+    expect(step.doseMgPerCm2).toBeLessThan(base.doseMgPerCm2);
+  });
+
+  test.each([
+    ['a lip', 2.5, undefined, true],
+    ['at its least', 1.5, undefined, true],
+    ['a tint', 1.49, undefined, false],
+    ['asked to shine', 2.5, ['dewy'], false],
+    ['that may shine', 2.5, ['dewy', 'satin'], true],
+    ['of any finish', 2.5, [], true],
+  ] as const)('a meal, of a lip: %s of %f mg is blotted', (_, doseMgPerCm2, finishes, blotted) => {
+    const lip = FULL.steps.find(({ role }) => role === 'lip')!;
+    const one = {
+      ...lip,
+      note: '',
+      doseMgPerCm2,
+      wants: { kinds: lip.wants.kinds, ...(finishes && { finishes: [...finishes] }) },
+    };
+    const seen = see(
+      {},
+      { ...OCCASION, conditions: ['meals'] },
+      { look: { ...FULL, steps: FULL.steps.map((s) => (s.id === lip.id ? one : s)) } },
+    );
+    const after = named(seen, lip.title)!;
+    expect(seen.ids).toContain('lip through a meal');
+    expect(/blot/i.test(after.note)).toBe(blotted);
+    expect(/put on again/.test(after.note)).toBe(!blotted);
+    expect(after.handsOnMinutes - one.handsOnMinutes).toBe(blotted ? 1 : 0);
+  });
+
   test('lash extensions, of what cleans the face; a scrub of lips is nowhere near', () => {
     const scrub = step(298, { phase: 'clean', role: 'care', title: 'Scrub', wants: { kinds: ['prep'] } });
     const worn = { lashes: 'extensions' } as const;

@@ -22,6 +22,14 @@ function isLastSpray(step: LookStep, look: AdaptTo['look']): boolean {
   return sprays.length === 0 || sprays.at(-1)!.id === step.id;
 }
 
+/** Under this a lip is a tint, mg a cm2: there is nothing to blot, and powder would be all that is seen. */
+const TINT_MG_PER_CM2 = 1.5;
+/** Whether a lip is one that blotting and powdering would take away: a tint, or one asked to shine. */
+function goesWithBlotting({ doseMgPerCm2, wants: { finishes = [] } }: LookStep): boolean {
+  const shines = finishes.length > 0 && finishes.every((one) => one === 'dewy' || one === 'shimmer');
+  return doseMgPerCm2 < TINT_MG_PER_CM2 || shines;
+}
+
 /** What hours, heat, tears, meals, lights and camera change. */
 export const DAY_ADAPTERS: readonly Adapter[] = [
   {
@@ -85,9 +93,16 @@ export const DAY_ADAPTERS: readonly Adapter[] = [
         !(day.meals || day.long)
       )
         return null;
-      const note = noted(step, msg`Blot, powder through a tissue, a second thin coat; packed for touch-ups.`);
-      return note === step.note
-        ? null
+      const again = goesWithBlotting(step);
+      const note = noted(
+        step,
+        again
+          ? msg`It goes with what is eaten and drunk: packed, to be put on again.`
+          : msg`Blot, powder through a tissue, a second thin coat; packed for touch-ups.`,
+      );
+      if (note === step.note) return null;
+      return again
+        ? { words: msg`Lip to be put on again`, why: day.words, set: { note } }
         : {
             words: msg`Lip in two blotted coats`,
             why: lasts(day.words),

@@ -143,10 +143,7 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
       const sides = hoodedSides(features);
       const worked = seenOpen(step, sides);
       if (!worked) return null;
-      const note = noted(
-        step,
-        msg`Eye open, looking straight ahead: above the natural fold, with a smaller brush.`,
-      );
+      const note = noted(step, msg`Looking straight ahead: above the natural fold, with a smaller brush.`);
       return {
         words: msg`Placed with the eye open, ${sidesInWords(sides)}`,
         why: msg`a hooded lid hides what lies under the fold`,
@@ -162,7 +159,7 @@ export const FACE_ADAPTERS: readonly Adapter[] = [
       if (!worked) return null;
       const note = noted(
         step,
-        msg`Eye open, looking straight ahead: deepest at the lashes, fading upwards as far as it is to be seen.`,
+        msg`Looking straight ahead: deepest at the lashes, fading upwards as far as it is to be seen.`,
       );
       return {
         words: msg`Worked upwards from the lashes, ${sidesInWords(sides)}`,

@@ -132,12 +132,13 @@ test('what was refused stays refused, and what was written by hand stays', () =>
 });
 
 test('refused on one lip it still holds on the other, on the same day and on another', () => {
+  const lip = {
+    ...FULL.steps.find((s) => s.role === 'lip' && s.wants.kinds.includes('lip colour'))!,
+    doseMgPerCm2: 2.5,
+  };
   const evening = {
     ...FULL,
-    steps: [
-      ...FULL.steps,
-      { ...FULL.steps.find((s) => s.role === 'lip' && s.wants.kinds.includes('lip colour'))!, id: STAMP.id },
-    ],
+    steps: [...FULL.steps.map((s) => (s.id === lip.id ? lip : s)), { ...lip, id: STAMP.id }],
   };
   const day: Occasion = { ...LONG, conditions: ['meals'] };
   const chart = fit(day, client(), evening);

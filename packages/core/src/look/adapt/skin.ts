@@ -156,14 +156,20 @@ export const SKIN_ADAPTERS: readonly Adapter[] = [
           : { words: msg`Nothing under the beard`, why, set: { placements } };
       }
       if (step.role !== 'base' || isBelowTheJaw(step)) return null;
-      const note = noted(step, msg`Stippled into the skin above the beard; kept off the hairs.`);
+      const sprayed = step.tool === 'airbrush';
+      const note = noted(
+        step,
+        sprayed
+          ? msg`The beard is covered with a card or a hand: what is sprayed sits on the hairs.`
+          : msg`Stippled into the skin above the beard; kept off the hairs.`,
+      );
       return note === step.note
         ? null
         : {
-            words: msg`Thin and stippled, off the hairs`,
+            words: sprayed ? msg`Thin, the beard covered` : msg`Thin and stippled, off the hairs`,
             why: msg`a beard`,
             set: {
-              technique: step.tool === 'airbrush' ? step.technique : 'stipple',
+              technique: sprayed ? step.technique : 'stipple',
               note,
               doseMgPerCm2: rounded(0.85 * step.doseMgPerCm2),
             },
