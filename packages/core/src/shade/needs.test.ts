@@ -78,6 +78,15 @@ const TABLE: readonly [string, ProductKind, Asked, Asked, Partial<Product>, Part
     { finish: 'matte' },
   ],
   [
+    'takes moisture from where skin is dry',
+    'primer',
+    { features: { dryZones: ['cheeks'] } },
+    // Said of the whole skin, once.
+    { features: { dry: true } },
+    { finish: 'natural' },
+    { finish: 'satin' },
+  ],
+  [
     'dewy slides',
     'concealer',
     { day: { conditions: ['heat'] } },

@@ -11,6 +11,7 @@ import {
 import { BASES, client, id, KIT, kitOf, product, SKIN } from '../look/look.testing';
 import type { Kit } from '../kit';
 import {
+  barredBecause,
   besideInWords,
   calibrateTinting,
   chooseCorrector,
@@ -18,6 +19,7 @@ import {
   doseForCoverage,
   flashback,
   flashGradeOf,
+  GAP_FROM,
   huesAgainst,
   identifyPan,
   layOver,
@@ -488,12 +490,26 @@ describe('which pan', () => {
   });
 });
 
+test.each([
+  ['mascara', 'extensions', true],
+  ['lashes', 'extensions', true],
+  ['liner', 'extensions', false],
+  ['mascara', 'sparse', false],
+] as const)('%s over lashes that are %s is barred: %s', (kind, lashes, barred) => {
+  const worn = client(SKIN, { features: { lashes } });
+  const why = barredBecause(product(7, kind, [20, 0, 0]), { role: 'lash' }, worn);
+  expect(why !== null && /extensions/.test(why)).toBe(barred);
+});
+
 test('the shade map names the skins nothing comes near', () => {
   const { points, gaps } = shadeMap(BASES);
   expect(points).toHaveLength(BASES.length);
   for (const gap of gaps)
     expect(Math.min(...BASES.map((p) => deltaE2000(p.lab!, gap.lab)))).toBeCloseTo(gap.nearest, 9);
   expect(gaps.some((g) => g.depth > 18)).toBe(true);
+  // What comes near enough is no gap, by itself or mixed.
+  expect(gaps.every((g) => g.nearestMix > GAP_FROM && g.nearestMix <= g.nearest)).toBe(true);
+  expect(gaps.length).toBeLessThan(48);
   expect(shadeMap([]).gaps).toHaveLength(48);
 });
 
