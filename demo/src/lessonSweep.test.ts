@@ -111,6 +111,26 @@ describe.each(['demo', 'tiny', 'one maker', 'messy'] as const)('every look on ma
     expect(wrong).toEqual([]);
   });
 
+  test('half an hour is a whole face; fourteen minutes are three things a face is seen by', () => {
+    const FACE: readonly Step['role'][] = ['base', 'brow', 'blush', 'lash', 'lip'];
+    const wrong = all.flatMap((one) => {
+      const roles = new Set(taught(one).map(({ role }) => role));
+      // In a hurry the skin is what is covered of it.
+      if (one.minutes < 30 && roles.has('conceal')) roles.add('base');
+      // Left for want of minutes alone: what nobody has at home, or the studio puts on, is left at any time.
+      const stepOf = (id: string) => one.chart.steps.find((step) => step.id === id)!;
+      const left = one.lesson.left.filter(({ why }) => why === 'For days with more time.');
+      const missing = new Set(
+        left
+          .map(({ stepId }) => stepOf(stepId).role)
+          .filter((role) => FACE.includes(role) && !roles.has(role)),
+      );
+      const most = one.minutes >= 30 ? 0 : one.minutes >= 14 ? 2 : FACE.length;
+      return missing.size > most ? [`${one.says}: no ${[...missing].join(', ')}`] : [];
+    });
+    expect(wrong).toEqual([]);
+  });
+
   test('it keeps within its minutes, names a place once, and its words are whole', () => {
     const wrong = all.flatMap((one) => {
       const { steps } = one.lesson;

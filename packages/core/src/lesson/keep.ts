@@ -1,11 +1,32 @@
 import { isAtEyesOrLips } from '../face';
 import { isWet } from '../kit';
-import { setsSkin, type Step } from '../look';
+import { primesSkin, setsSkin, type Step } from '../look';
 import { msg } from '../messages';
 import { isUnderEye } from '../shade';
 
-/** A slower hand, on a day that asks less of it: so many times the studio's minutes. Trade sense. */
-const UNPRACTISED = 1.3;
+/**
+ * So many times the studio's minutes a step takes at home: one layer where the studio lays two and takes it
+ * down the neck, a lip that is not lined, blotted and laid again, but a hand that is slower wherever a line or
+ * an edge is drawn. Trade sense.
+ */
+const AT_HOME: Readonly<Record<Step['role'], number>> = {
+  care: 0.8,
+  base: 0.65,
+  lip: 0.65,
+  conceal: 0.75,
+  correct: 0.9,
+  brow: 0.9,
+  powder: 1,
+  blush: 1,
+  bronze: 1,
+  highlight: 1,
+  lash: 1,
+  eye: 1.1,
+  contour: 1.2,
+  'lip line': 1.3,
+  adornment: 1.3,
+  liner: 1.5,
+};
 /**
  * What the first step of each kind is worth to a face at home: trade sense. A face is skin, brows, lashes,
  * cheeks and lips before any of them is done twice.
@@ -20,11 +41,11 @@ const WORTH: Readonly<Record<Step['role'], number>> = {
   powder: 10,
   eye: 8,
   correct: 8,
-  care: 6,
   liner: 6,
   bronze: 5,
   contour: 4,
   highlight: 4,
+  care: 3,
   'lip line': 3,
   adornment: 0,
 };
@@ -41,8 +62,8 @@ function worthOf(steps: readonly Step[]): Map<Step, number> {
 }
 
 /** Minutes a step takes an unpractised hand, by halves. */
-export const minutesAtHome = ({ handsOnMinutes }: Pick<Step, 'handsOnMinutes'>): number =>
-  Math.max(0.5, Math.round(2 * UNPRACTISED * handsOnMinutes) / 2);
+export const minutesAtHome = ({ role, handsOnMinutes }: Pick<Step, 'role' | 'handsOnMinutes'>): number =>
+  Math.max(0.5, Math.round(2 * AT_HOME[role] * handsOnMinutes) / 2);
 
 /** What some steps are for others: each a bit of a state. */
 const COVER = 1;
@@ -63,12 +84,13 @@ function gives(step: Step): Bits {
 
 /**
  * What a step looks wrong without, of what the plan has at all: a corrector is seen where nothing covers it,
- * powder sets nothing on bare skin, cream under the eye creases unset, a lip line is a rim.
+ * powder sets nothing on bare skin and a primer holds nothing there, cream under the eye creases unset, a lip
+ * line is a rim.
  */
 function needs(step: Step, inPlan: Bits): Bits {
   if (step.role === 'correct' && !isAtEyesOrLips(step)) return COVER;
   if (step.role === 'lip line') return LIP;
-  if (setsSkin(step)) return COVER & inPlan;
+  if (setsSkin(step) || primesSkin(step)) return COVER & inPlan;
   const creases =
     step.role === 'conceal' && isUnderEye(step) && step.use.some(({ product }) => isWet(product));
   return creases ? SETTING & inPlan : 0;
