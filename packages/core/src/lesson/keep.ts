@@ -6,8 +6,8 @@ import { isUnderEye } from '../shade';
 
 /**
  * So many times the studio's minutes a step takes at home: one layer where the studio lays two and takes it
- * down the neck, a lip that is not lined, blotted and laid again, but a hand that is slower wherever a line or
- * an edge is drawn. Trade sense.
+ * down the neck, a lip that is not lined, blotted and laid again, but a hand that is slower wherever a line
+ * or an edge is drawn. Trade sense.
  */
 const AT_HOME: Readonly<Record<Step['role'], number>> = {
   care: 0.8,
