@@ -10,7 +10,11 @@ export function readDraft<T>(name: string): T | null {
   }
 }
 
+/** Written by this page: they wait in it also where the device keeps nothing. */
+const written = new Set<string>();
+
 export function writeDraft(name: string, value: unknown): void {
+  written.add(name);
   try {
     globalThis.localStorage?.setItem(key(name), JSON.stringify(value));
   } catch {
@@ -19,6 +23,7 @@ export function writeDraft(name: string, value: unknown): void {
 }
 
 export function dropDraft(name: string): void {
+  written.delete(name);
   globalThis.localStorage?.removeItem(key(name));
 }
 
@@ -39,6 +44,7 @@ export function draftsBelongTo(email: string): void {
 export const dropAllForms = (): void => dropForms(() => true);
 
 function dropForms(which: (name: string) => boolean): void {
+  for (const name of written) if (key(name).startsWith(FORMS) && which(key(name))) written.delete(name);
   const store = globalThis.localStorage;
   if (!store) return;
   for (const name of Object.keys(store)) if (name.startsWith(FORMS) && which(name)) store.removeItem(name);
@@ -58,6 +64,10 @@ export function draftedRevision(name: string): number | null {
     .filter(Number.isInteger);
   return found.length === 0 ? null : Math.max(...found);
 }
+
+/** Whether anything typed into a form waits to be saved, from whatever revision it began. */
+export const draftWaits = (name: string): boolean =>
+  draftedRevision(name) !== null || [...written].some((one) => one.startsWith(`${formDraft(name)} `));
 
 /** Drops whatever on this device is about something that was erased: by its name, or by what is in it. */
 export function dropDraftsOf(words: readonly string[]): void {

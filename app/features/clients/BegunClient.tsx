@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { Fragment, useState, type ReactNode } from 'react';
 import type { ClientAnswer } from '@toile/contract';
-import { draftedRevision } from '../../data/drafts';
+import { draftedRevision, draftWaits } from '../../data/drafts';
 import { useClient } from '../../data/hooks';
 import { Ready, Screen } from '../../ui';
 
@@ -24,7 +24,7 @@ type BegunClientProps = {
 
 /**
  * Work on a client stays on what it began from: what somebody else saves meanwhile takes nothing away, and is
- * met when this is saved.
+ * met when this is saved. While nothing was typed there is none, and it follows what is saved.
  */
 export function BegunClient({ id, title, draft, children }: BegunClientProps) {
   const client = useClient(id);
@@ -51,5 +51,6 @@ function FromThere({
     ...newest,
     revision: Math.min(draftedRevision(`${draft} ${newest.id}`) ?? newest.revision, newest.revision),
   }));
+  if (newest.revision > client.revision && !draftWaits(`${draft} ${newest.id}`)) take(newest);
   return <Fragment key={client.revision}>{children({ client, newest, take })}</Fragment>;
 }
