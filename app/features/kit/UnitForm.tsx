@@ -18,12 +18,15 @@ type UnitFormProps = {
 /** A unit: when it was opened, where it is and, when it is new, how much is in it. */
 export function UnitForm({ start, product, revision, onDone }: UnitFormProps) {
   const refresh = useRefresh();
-  const [opened, setOpened] = useState(start.openedOn ?? '');
-  const [place, setPlace] = useState(start.place);
+  // What was not touched follows what somebody else saves meanwhile, and is not put over it.
+  const [typedOpened, setOpened] = useState<string | null>(null);
+  const [typedPlace, setPlace] = useState<string | null>(null);
+  const opened = typedOpened ?? start.openedOn ?? '';
+  const place = typedPlace ?? start.place;
   const [grams, setGrams] = useState(String(start.remainingMg / 1000));
   const { failure, errors, save: keep } = useSaving();
   const save = async (): Promise<void> => {
-    await keep(async () => {
+    const kept = await keep(async () => {
       const mg = grams.trim() === '' ? Number.NaN : Math.round(1000 * Number(grams.replace(',', '.')));
       const body = {
         ...start,
@@ -34,9 +37,11 @@ export function UnitForm({ start, product, revision, onDone }: UnitFormProps) {
       await unitInputSchema.validate(body, { abortEarly: false });
       if (revision === null) await call('createUnit', { body });
       else await call('updateUnit', { params: { id: start.id }, body, revision });
-      await refresh();
-      onDone();
+      return true;
     });
+    // Also where somebody else was first: saved again it stands over what they saved.
+    await refresh();
+    if (kept) onDone();
   };
   return (
     <Column

@@ -26,8 +26,10 @@ type MemberDialogProps = {
 /** Somebody of the team: name, role, a new password by link, and whether they are let in. */
 export function MemberDialog({ member, session, onClose }: MemberDialogProps) {
   const refresh = useRefresh();
-  const [name, setName] = useState(member.name);
-  const [role, setRole] = useState(member.role);
+  // What was not touched follows what somebody else saves meanwhile, and is not put over it.
+  const [typed, setName] = useState<string | null>(null);
+  const [chosen, setRole] = useState<MemberAnswer['role'] | null>(null);
+  const [name, role] = [typed ?? member.name, chosen ?? member.role];
   const [sure, setSure] = useState(false);
   const [mail, setMail] = useState<Invited | null>(null);
   const { busy, failure, errors, save } = useSaving();
