@@ -58,7 +58,7 @@ export const useTeam = () => useRead('team', {});
 /** Where one is signed in oneself. */
 export const useDevices = () => useRead('devices', {});
 /** Who did what: of one account or of all, from the newest or behind a line already seen. */
-export const useAudit = (by: string, before: string) => useRead('audit', {}, { by, before }, true);
+export const useAudit = (by: string, before: string) => useRead('audit', {}, { by, before });
 /** The studio's settings; asked for only once someone is signed in. */
 export const useStudioSettings = (signedIn = true) => useRead('studioSettings', signedIn ? {} : null);
 export const useLedger = (unitId: string | null) =>

@@ -84,10 +84,10 @@ test('the invited signs in on a second browser, is let in no longer, and is out;
 test('what was done is told, of all and of one; the only owner stays one', async () => {
   await page.goto(`${baseUrl()}/team`);
   await page.getByRole('tab', { name: 'Who did what' }).click();
-  await page.getByText('Takes up an invitation, or chooses a new password by link, once.').first().waitFor();
+  await page.getByText('Invitation taken up, or a new password chosen by link').first().waitFor();
   await page.getByRole('radio', { name: 'Noor Hale' }).click();
   const lines = page.getByRole('list', { name: 'Who did what' }).getByRole('listitem');
-  await page
+  await lines
     .getByText(/^Noor Hale, /)
     .first()
     .waitFor();

@@ -315,7 +315,7 @@ describe('who did what', () => {
     const ids = [...first, ...second].map((line) => line.id);
     expect(new Set(ids).size).toBe(130);
     expect([...ids].sort().reverse()).toEqual(ids);
-    expect(first[0]).toMatchObject({ does: 'Books a visit.', by: (await member(OWNER.email)).name });
+    expect(first[0]).toMatchObject({ route: 'createVisit', by: (await member(OWNER.email)).name });
     const { id } = await member(ARTIST.email);
     expect((await owner.get(`/api/audit?by=${id}`)).body).toEqual([]);
   });

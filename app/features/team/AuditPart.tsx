@@ -4,6 +4,7 @@ import { msg } from '@toile/core';
 import { useAudit } from '../../data/hooks';
 import { Body, Button, Choice, Column, Label, Ready } from '../../ui';
 import { instantInWords } from '../words/dates';
+import { doneInWords } from './auditWords';
 
 const EVERYBODY = '';
 
@@ -12,6 +13,7 @@ export function AuditPart({ members }: { readonly members: readonly MemberAnswer
   const [by, setBy] = useState(EVERYBODY);
   const [seen, setSeen] = useState<readonly AuditLine[]>([]);
   const page = useAudit(by, seen.at(-1)?.id ?? '');
+  const lines = [...seen, ...(page.data ?? [])];
   const names = Object.fromEntries([[EVERYBODY, 'everybody'], ...members.map((m) => [m.id, m.name])]);
   return (
     <Column gap="$3">
@@ -25,29 +27,26 @@ export function AuditPart({ members }: { readonly members: readonly MemberAnswer
           setBy(next ?? EVERYBODY);
         }}
       />
+      {lines.length === 0 ? null : (
+        <Column gap="$2" role="list" aria-label={msg`Who did what`}>
+          {lines.map((line) => (
+            <Column key={line.id} gap={0} role="listitem">
+              <Body>{doneInWords(line.route)}</Body>
+              <Label>{`${line.by ?? msg`Nobody of the team`}, ${instantInWords(line.at)}`}</Label>
+            </Column>
+          ))}
+        </Column>
+      )}
       <Ready remote={page}>
-        {(told) => {
-          // The page before is shown until the next has come: no line twice.
-          const lines = told.filter((line) => !seen.some(({ id }) => id === line.id));
-          return (
-            <>
-              <Column gap="$2" role="list" aria-label={msg`Who did what`}>
-                {[...seen, ...lines].map((line) => (
-                  <Column key={line.id} gap={0} role="listitem">
-                    <Body>{line.does}</Body>
-                    <Label>{`${line.by ?? msg`Nobody of the team`}, ${instantInWords(line.at)}`}</Label>
-                  </Column>
-                ))}
-              </Column>
-              {seen.length + lines.length === 0 ? <Body color="$inkSoft">{msg`Nothing yet.`}</Body> : null}
-              {lines.length === AUDIT_PAGE ? (
-                <Button onPress={() => setSeen([...seen, ...lines])}>{msg`Older lines`}</Button>
-              ) : seen.length > 0 ? (
-                <Label>{msg`That is all there is.`}</Label>
-              ) : null}
-            </>
-          );
-        }}
+        {(told) =>
+          lines.length === 0 ? (
+            <Body color="$inkSoft">{msg`Nothing yet.`}</Body>
+          ) : told.length === AUDIT_PAGE ? (
+            <Button onPress={() => setSeen(lines)}>{msg`Older lines`}</Button>
+          ) : seen.length > 0 ? (
+            <Label>{msg`That is all there is.`}</Label>
+          ) : null
+        }
       </Ready>
     </Column>
   );

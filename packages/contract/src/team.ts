@@ -118,6 +118,6 @@ export type AuditLine = {
   readonly at: string;
   readonly by: string | null;
   readonly accountId: string | null;
-  readonly does: string;
+  /** The route that did it, by its name in the list of routes. */ readonly route: string;
   readonly subject: string | null;
 };

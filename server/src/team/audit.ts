@@ -1,4 +1,4 @@
-import { AUDIT_PAGE, isUuid, ROUTES, type AuditLine } from '@toile/contract';
+import { AUDIT_PAGE, isUuid, type AuditLine } from '@toile/contract';
 import { read, type Services } from '../http/register';
 
 /** Who did what, for the owner: read, never changed. */
@@ -29,15 +29,9 @@ export function registerAudit(services: Services): void {
         at: row.at.toISOString(),
         by: row.name,
         accountId: row.account_id,
-        does: doesOf(row.route),
+        route: row.route,
         subject: row.subject,
       })),
     };
   });
-}
-
-/** What a route does, in the words of its list; its name where it is gone from there. */
-function doesOf(route: string): string {
-  const known = Object.entries(ROUTES).find(([name]) => name === route);
-  return known ? known[1].does : route;
 }

@@ -82,7 +82,7 @@ export const ROUTES = {
     method: 'PUT',
     path: '/api/team/:id',
     needs: 'manage',
-    does: 'Changes somebody’s name or role, or lets them in no longer; needs If-Match.',
+    does: 'Changes somebody’s name or role, or lets them in no longer.',
   },
   createReset: {
     method: 'POST',
@@ -128,7 +128,7 @@ export const ROUTES = {
     method: 'PUT',
     path: '/api/clients/:id',
     needs: 'edit',
-    does: 'Changes a client; needs If-Match.',
+    does: 'Changes a client.',
   },
   createEnquiry: {
     method: 'POST',
@@ -152,7 +152,7 @@ export const ROUTES = {
     method: 'PUT',
     path: '/api/patch-tests/:id',
     needs: 'work',
-    does: 'Lays a patch test or notes how it is read; needs If-Match.',
+    does: 'Lays a patch test or notes how it is read.',
   },
   createIncident: {
     method: 'POST',
@@ -297,7 +297,7 @@ export const ROUTES = {
     method: 'PUT',
     path: '/api/products/:id',
     needs: 'edit',
-    does: 'Changes a product; needs If-Match.',
+    does: 'Changes a product.',
   },
   productUses: {
     method: 'GET',
@@ -316,7 +316,7 @@ export const ROUTES = {
     method: 'PUT',
     path: '/api/units/:id',
     needs: 'edit',
-    does: 'Changes when a unit was opened and where it is; needs If-Match.',
+    does: 'Changes when a unit was opened and where it is.',
   },
   countUnit: {
     method: 'POST',
@@ -336,7 +336,7 @@ export const ROUTES = {
     method: 'PUT',
     path: '/api/palettes/:id',
     needs: 'edit',
-    does: 'Changes a palette; needs If-Match.',
+    does: 'Changes a palette.',
   },
   paletteLabels: {
     method: 'GET',
@@ -516,7 +516,7 @@ export const ROUTES = {
     method: 'PUT',
     path: '/api/compacts/:id',
     needs: 'edit',
-    does: 'Changes a compact; needs If-Match.',
+    does: 'Changes a compact.',
   },
   printCompact: {
     method: 'GET',
@@ -634,7 +634,7 @@ export const ROUTES = {
     method: 'PUT',
     path: '/api/visits/:id',
     needs: 'edit',
-    does: 'Moves, cancels or brings back a visit, or says what it asks; needs If-Match.',
+    does: 'Moves, cancels or brings back a visit, or says what it asks.',
   },
   studioSettings: {
     method: 'GET',
@@ -646,7 +646,7 @@ export const ROUTES = {
     method: 'PUT',
     path: '/api/settings',
     needs: 'manage',
-    does: 'Changes how the studio does things; needs If-Match.',
+    does: 'Changes how the studio does things.',
   },
   exportStudio: {
     method: 'GET',
@@ -672,7 +672,7 @@ export const ROUTES = {
     method: 'PUT',
     path: '/api/parties/:id',
     needs: 'edit',
-    does: 'Changes a party and its plan; needs If-Match.',
+    does: 'Changes a party and its plan.',
   },
   partyLog: {
     method: 'GET',
