@@ -129,44 +129,10 @@ const PLACES = 2;
 
 /** Runs files of interface tests, or all, against servers of their own; gives what failed. */
 async function inNewStudios(cluster, files) {
-  const { dropDatabases } = await import('./lib/testCluster.mjs');
-  const { ensureDatabase, freePort } = await import('./lib/cluster.mjs');
-  const { startServer, writeDemo } = await import('./lib/serve.mjs');
-  const databases = Array.from({ length: PLACES }, (_, i) => `toile_e2e_${i + 1}`);
-  dropDatabases(cluster, [...databases, 'toile_empty']);
-  const { studios } = writeDemo();
-  const running = [];
-  try {
-    // An installation nobody has set up yet, for its first start.
-    const emptyPort = await freePort(26180);
-    running.push(
-      await startServer({ ...ensureDatabase(cluster, 'toile_empty'), port: emptyPort, studios: [] }),
-    );
-    // In one place one file after the other: they share the demo's studio and its people.
-    const places = [];
-    for (const name of databases) {
-      const { ownerUrl, appUrl, sessionSecret } = ensureDatabase(cluster, name);
-      const port = await freePort(26100 + 10 * places.length);
-      running.push(await startServer({ ownerUrl, appUrl, sessionSecret, port, studios }));
-      places.push({
-        TOILE_URL: `http://127.0.0.1:${port}`,
-        TOILE_EMPTY_URL: `http://127.0.0.1:${emptyPort}`,
-        // One test starts, kills and restarts a server of its own over the same database.
-        TOILE_OWNER_URL: ownerUrl,
-        TOILE_APP_URL: appUrl,
-        TOILE_SESSION_SECRET: sessionSecret,
-        TOILE_STUDIOS: studios.join(':'),
-      });
-    }
-    const env = { TOILE_PLACES: JSON.stringify(places) };
-    const name = files.length > 0 ? 'interface, tried again' : 'interface';
-    return await jest(name, ['e2e'], { env, workers: PLACES, files });
-  } finally {
-    for (const child of running) {
-      child.kill('SIGTERM');
-      await ended(child);
-    }
-  }
+  const { withPlaces } = await import('./lib/places.mjs');
+  const name = files.length > 0 ? 'interface, tried again' : 'interface';
+  // In one place one file after the other: they share the demo's studio and its people.
+  return withPlaces(cluster, PLACES, (env) => jest(name, ['e2e'], { env, workers: PLACES, files }));
 }
 
 ensurePackages();

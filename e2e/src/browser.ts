@@ -9,6 +9,7 @@ import {
   type Page,
 } from 'playwright-core';
 import { SECOND_SIGN_IN, SIGN_INS } from '@toile/demo';
+import { answerLate } from './lateAnswers';
 
 export const PHONE = { width: 390, height: 844 };
 export const WIDE = { width: 1280, height: 800 };
@@ -93,6 +94,8 @@ export async function openContext(
     open.add(one);
     one.on('close', () => open.delete(one));
   });
+  const late = Number(process.env.TOILE_LATE_ANSWERS ?? 0);
+  if (late > 0) await answerLate(context, late);
   return context;
 }
 
