@@ -99,12 +99,21 @@ const long: CallSheet = {
   ],
   foot: ['Left and right are the client’s own.'],
 } as CallSheet;
+/** Parts enough for two columns, over pages, each beginning where the last one ended. */
+const columns: CallSheet = {
+  ...long,
+  parts: [0, 1, 2].map((part) => ({
+    title: `Part ${part} ${'of a whole day with a title that breaks '.repeat(part)}`,
+    rows: long.parts[0]!.rows.slice(0, 25 + part),
+  })),
+};
 const lesson = lessonFrom(chart, { minutes: 20, tools: null });
 
 const DOCUMENTS: readonly (readonly [string, () => Promise<Buffer>])[] = [
   ['a chart', () => sheet({ cautions: true })],
   ['a chart without colour, on a phone', () => sheet({ paper: 'phone', colour: false })],
   ['a call sheet over pages', () => callSheetPdf(long, '14 May 2031', 'a4')],
+  ['a call sheet in two columns over pages', () => callSheetPdf(columns, '14 May 2031', 'letter')],
   ['a lesson', () => lessonPdf(lesson, 'letter')],
   ['a card', () => lessonCardPdf(lesson, 'a4')],
   [
@@ -165,4 +174,24 @@ test('one title, a heading for each part, a paragraph for each row, however many
   expect([count('H1'), count('H2'), count('P'), count('Note')]).toEqual([1, 1, 61, 1]);
   // The head said again on further pages is an ornament.
   for (const { marks } of pages.slice(1)) expect(marks[0]!.tag).toBe('Artifact');
+});
+
+test('two columns lose no row, and take about half the pages', async () => {
+  const rows = columns.parts.reduce((sum, part) => sum + part.rows.length, 0);
+  const { elements, pages } = readPdf(await callSheetPdf(columns, '14 May 2031', 'a4'));
+  const count = (tag: string): number => elements.filter((one) => one.tag === tag).length;
+  expect([count('H1'), count('H2'), count('P')]).toEqual([1, 3, rows + columns.lead.length]);
+  const short: CallSheet = {
+    ...columns,
+    parts: columns.parts.map((part) => ({
+      ...part,
+      title: 'Hands',
+      rows: part.rows.map((row) => ({ ...row, what: 'Guest, make-up' })),
+    })),
+  };
+  const ofPages = async (sheet: CallSheet): Promise<number> =>
+    readPdf(await callSheetPdf(sheet, '14 May 2031', 'a4')).pages.length;
+  const one = { ...short, parts: [{ title: 'Hands', rows: short.parts.flatMap((part) => part.rows) }] };
+  expect(await ofPages(short)).toBeLessThanOrEqual(Math.ceil((await ofPages(one)) / 2) + 1);
+  expect(pages.length).toBeGreaterThan(1);
 });

@@ -9,6 +9,9 @@ const SIZE = 12;
 const SMALL = 10;
 const LINE = 17;
 const TIME_WIDTH = 52;
+const GUTTER = 24;
+/** More parts than this are set in two columns: the whole day hangs on a wall, one page if it can. */
+const IN_ONE_COLUMN = 2;
 
 /**
  * A call sheet on paper: black on white, 12 pt, times first; as many pages as it needs, each with whom it is
@@ -20,16 +23,23 @@ export function callSheetPdf(sheet: CallSheet, day: string, paper: SheetPaper): 
     size: [width, height],
   });
   const inner = width - 2 * MARGIN;
+  const parts = sheet.parts.filter(({ rows }) => rows.length > 0);
+  const columns = parts.length > IN_ONE_COLUMN ? 2 : 1;
+  const wide = (inner - GUTTER * (columns - 1)) / columns;
   let y = MARGIN;
-  const set = (words: string, size: number, bold: boolean, wide: number): number =>
+  /** Where the columns of this page begin, and which of them is being filled. */
+  let top = MARGIN;
+  let column = 0;
+  const left = (): number => MARGIN + column * (wide + GUTTER);
+  const set = (words: string, size: number, bold: boolean, within: number): number =>
     doc
       .font(bold ? 'bold' : 'plain')
       .fontSize(size)
       .fillColor('black')
-      .heightOfString(words, { width: wide });
-  const text = (words: string, x: number, size: number, bold: boolean, wide: number): number => {
-    const tall = set(words, size, bold, wide);
-    doc.text(words, x, y, { width: wide });
+      .heightOfString(words, { width: within });
+  const text = (words: string, x: number, size: number, bold: boolean, within: number): number => {
+    const tall = set(words, size, bold, within);
+    doc.text(words, x, y, { width: within });
     return tall;
   };
   const head = (): void => {
@@ -41,8 +51,13 @@ export function callSheetPdf(sheet: CallSheet, day: string, paper: SheetPaper): 
   };
   const room = (needed: number): void => {
     if (y + needed <= height - MARGIN) return;
-    doc.addPage({ size: [width, height], margin: 0 });
-    ornament(head);
+    column = (column + 1) % columns;
+    if (column === 0) {
+      doc.addPage({ size: [width, height], margin: 0 });
+      ornament(head);
+      top = y;
+    }
+    y = top;
   };
   part('H1', head);
   for (const line of sheet.lead) {
@@ -51,30 +66,32 @@ export function callSheetPdf(sheet: CallSheet, day: string, paper: SheetPaper): 
       y += Math.max(LINE, text(line, MARGIN, SIZE, true, inner) + 4);
     });
   }
-  for (const { title, rows } of sheet.parts) {
-    if (rows.length === 0) continue;
-    room(3 * LINE);
+  top = y;
+  for (const { title, rows } of parts) {
+    const tall = set(title, SIZE + 1, true, wide);
+    // With what stands first under it.
+    room(8 + tall + 3 * LINE);
     y += 8;
-    part('H2', () => text(title, MARGIN, SIZE + 1, true, inner));
-    y += LINE + 2;
+    part('H2', () => text(title, left(), SIZE + 1, true, wide));
+    y += Math.max(LINE, tall) + 2;
     for (const row of rows) {
-      const wide = inner - TIME_WIDTH;
-      const detailed = row.detail === '' ? 0 : set(row.detail, SMALL, false, wide) + 1;
-      room(Math.max(2 * LINE, set(row.what, SIZE, false, wide) + 1 + detailed));
+      const within = wide - TIME_WIDTH;
+      const detailed = row.detail === '' ? 0 : set(row.detail, SMALL, false, within) + 1;
+      room(Math.max(2 * LINE, set(row.what, SIZE, false, within) + 1 + detailed));
       part('P', () => {
-        text(row.time, MARGIN, SIZE, true, TIME_WIDTH);
-        const x = MARGIN + TIME_WIDTH;
-        y += text(row.what, x, SIZE, false, wide) + 1;
-        if (row.detail !== '') y += text(row.detail, x, SMALL, false, wide) + 1;
+        text(row.time, left(), SIZE, true, TIME_WIDTH);
+        const x = left() + TIME_WIDTH;
+        y += text(row.what, x, SIZE, false, within) + 1;
+        if (row.detail !== '') y += text(row.detail, x, SMALL, false, within) + 1;
       });
       y += 4;
     }
   }
   for (const line of sheet.foot) {
-    room(Math.max(2 * LINE, set(line, SMALL + 1, false, inner)));
+    room(Math.max(2 * LINE, set(line, SMALL + 1, false, wide)));
     y += 8;
     part('Note', () => {
-      y += text(line, MARGIN, SMALL + 1, false, inner) + 4;
+      y += text(line, left(), SMALL + 1, false, wide) + 4;
     });
   }
   return finished();

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { callSheet } from './callSheet';
 import { faceOf, hairOf, type Guest, type PartyPlan } from './party';
+import type { Visit } from './instance';
 import { newGuest, newPlan, planAnew } from './newPlan';
 import { sheetInManner, type SheetFor } from './sheet';
 
@@ -66,13 +67,29 @@ test('a pair of hands is told when to be there, each face with its look, and whe
   expect(sheet.parts[0]!.rows[1]!.detail).toBe('until 09:40 · Chair 1, Quay House · Harbour Morning');
 });
 
-test('the whole has every visit under its hands and under its chair, and when each is ready', () => {
+test('the whole has every visit under its hands, under its chair where that tells more, and when each is ready', () => {
+  const told = (visits: readonly Visit[]) => {
+    const day = { ...plan, timetable: { ...plan.timetable!, visits: [...visits] } };
+    const { parts } = callSheet(party, day, { kind: 'whole' })!;
+    return Object.fromEntries(parts.map(({ title, rows }) => [title, rows.map(({ what }) => what)]));
+  };
+  const { visits } = plan.timetable!;
+  // One pair of hands at each chair: its morning is theirs.
+  expect(Object.keys(told(visits))).toEqual(['Runa', 'Hair stylist', 'Ready by']);
+  // One pair at two chairs: each chair has a morning of its own.
+  const moved = told(visits.map((one, i) => (i === 2 ? { ...one, chair: 'chair-2' } : one)));
+  expect(moved['Chair 1']).toEqual(['Guest a, make-up']);
+  expect(moved['Chair 2']).toEqual(['Guest b, make-up']);
+  expect(moved['Hair chair 1']).toBeUndefined();
+  // Two pairs at one chair.
+  const shared = told(visits.map((one) => ({ ...one, chair: 'chair-1' })));
+  expect(shared['Chair 1']).toEqual([
+    'Guest a, hair',
+    'Guest a, make-up',
+    'Guest b, make-up',
+    'Guest b, hair',
+  ]);
   const sheet = callSheet(party, plan, { kind: 'whole' })!;
-  const of = (title: string) =>
-    sheet.parts.find((part) => part.title === title)!.rows.map(({ what }) => what);
-  expect(of('Chair 1')).toEqual(['Guest a, make-up', 'Guest b, make-up']);
-  expect(of('Hair chair 1')).toEqual(['Guest a, hair', 'Guest b, hair']);
-  expect(of('Chair 2')).toEqual([]);
   expect(sheet.parts.at(-1)!.rows).toEqual([
     { time: '12:00', what: 'Guest a', detail: 'done 09:40' },
     { time: '12:00', what: 'Guest b', detail: 'done 11:15' },

@@ -38,7 +38,7 @@ export function callSheet(
       parts: [
         ...plan.hands.map((hands) => handsPart(plan, hands, visits, say, false)),
         ...roundParts(plan, visits, touchUpsOf),
-        ...plan.chairs.map((chair) => ({
+        ...plan.chairs.filter(tellsMore(visits)).map((chair) => ({
           title: chair.name,
           rows: visits
             .filter((visit) => visit.chair === chair.id)
@@ -80,6 +80,14 @@ export function callSheet(
   if (!guest) return null;
   return { title: party.name, whom: guest.name, ...personSheet(guest, visits, say) };
 }
+
+/** Whether a chair's morning is not just that of the one pair of hands that works at it and nowhere else. */
+const tellsMore =
+  (visits: readonly Visit[]) =>
+  (chair: PartyPlan['chairs'][number]): boolean => {
+    const workers = new Set(visits.flatMap((visit) => (visit.chair === chair.id ? [visit.worker] : [])));
+    return workers.size > 1 || visits.some((visit) => workers.has(visit.worker) && visit.chair !== chair.id);
+  };
 
 /** What is due on a guest's face so many hours after it was done, each in a sentence. */
 export type TouchUpsOf = (guestId: string, hours: number) => readonly string[];
