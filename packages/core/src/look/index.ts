@@ -179,7 +179,7 @@ export {
 export { colourDrawn } from './colourDrawn';
 export { laysBalm, NOTED, says } from './noteWords';
 export { bringsBaseTo, EXACT_BY_POWDER } from './exactByPowder';
-export { basesFace, primesSkin, setsSkin } from './ofSkin';
+export { basesFace, hidesBeneath, primesSkin, setsSkin } from './ofSkin';
 export { TOOLS_TO_MIND } from './toolsToMind';
 export { falloutOf } from './fallout';
 export { TOOL_FOR_TEXTURE, toolInstead, type ToolInstead } from './toolInstead';

@@ -1,5 +1,5 @@
 import { isAtEyesOrLips, isBelowTheJaw, liesOver, type SkinPlace } from '../face';
-import type { LookStep } from './document';
+import type { LookStep, Step } from './document';
 
 const LIDS: readonly string[] = ['zone.mobileLid', 'zone.crease', 'lid', 'innerLid', 'outerLid', 'openLid'];
 
@@ -23,6 +23,11 @@ export const groundsLids = (step: Pick<LookStep, 'role' | 'placements'>): boolea
 /** Whether a step is a base of the face: one of lids, lips or neck alone is none. */
 export const basesFace = (step: Pick<LookStep, 'role' | 'placements'>): boolean =>
   step.role === 'base' && !isAtEyesOrLips(step) && !isBelowTheJaw(step);
+
+const COVERS: readonly string[] = ['medium', 'full', 'opaque'];
+/** Whether a base of the face covers so much that nothing painted beneath it is seen. */
+export const hidesBeneath = (step: Pick<Step, 'role' | 'placements' | 'use'>): boolean =>
+  basesFace(step) && step.use.some(({ product }) => COVERS.includes(product.coverage));
 
 /** Whether a step sets the skin with powder, and not only a lid. */
 export const setsSkin = (step: Pick<LookStep, 'role' | 'placements'>): boolean =>

@@ -3,6 +3,7 @@ import { msg } from '../../messages';
 import { skinTarget } from '../../shade';
 import type { Chart, Step } from '../document';
 import { falloutOf } from '../fallout';
+import { hidesBeneath } from '../ofSkin';
 import type { Answer, School } from './questions';
 
 export type SchoolAdvice = { readonly school: School; readonly answer: Answer<School>; readonly why: string };
@@ -59,14 +60,11 @@ export function adviseSchools(chart: Chart): SchoolAdvice[] {
       answer: 'over base',
       why: msg`On lined skin less is better: over the base less concealer is needed.`,
     });
-  if (
-    chart.schools.contour === 'under base' &&
-    products('base').some((p) => p.coverage === 'full' || p.coverage === 'opaque')
-  )
+  if (chart.schools.contour === 'under base' && chart.steps.some(hidesBeneath))
     advice.push({
       school: 'contour',
       answer: 'over base',
-      why: msg`A base this full hides what is painted beneath it.`,
+      why: msg`A base that covers this much hides what is painted beneath it.`,
     });
   if (chart.schools.contrast === 'bold' && features.age === 'mature')
     advice.push({ school: 'contrast', answer: 'soft', why: msg`Strong contrast ages mature skin.` });

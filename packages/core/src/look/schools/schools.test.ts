@@ -409,8 +409,16 @@ test('under the base a contour is asked for, and only a base that covers is warn
   });
   const warned = (of: Chart) =>
     withSchool(of, 'contour', 'under base').says.filter((one) => one.includes('covers what'));
+  const advised = (of: Chart) =>
+    adviseSchools({ ...of, schools: { ...of.schools, contour: 'under base' } }).filter(
+      ({ school }) => school === 'contour',
+    );
   expect(
     (['sheer', 'light', 'medium', 'full', 'opaque'] as const).map((one) => warned(covering(one)).length),
+  ).toEqual([0, 0, 1, 1, 1]);
+  // Who works that way already is told by the same border.
+  expect(
+    (['sheer', 'light', 'medium', 'full', 'opaque'] as const).map((one) => advised(covering(one)).length),
   ).toEqual([0, 0, 1, 1, 1]);
   const without = { ...chart, steps: chart.steps.filter((s) => s.role !== 'contour') };
   const asks = (of: Chart) => withSchool(of, 'contour', 'under base').says.join().includes('no contour yet');

@@ -2,7 +2,7 @@ import type { Tool } from '../../kit';
 import { msg } from '../../messages';
 import { amountAsked } from '../amountAsked';
 import type { Chart, Step } from '../document';
-import { basesFace, setsSkin } from '../ofSkin';
+import { hidesBeneath, setsSkin } from '../ofSkin';
 import { inOrder } from '../phaseOrder';
 import { SCHOOL_NAMES, type Answer, type School, type SchoolAnswers } from './questions';
 
@@ -99,9 +99,7 @@ function contour({ schools, steps }: Chart): Changed {
     };
   }
   if (schools.contour !== 'under base') return { steps, says: [] };
-  const [full] = steps.filter(
-    (s) => basesFace(s) && s.use.some((u) => ['medium', 'full', 'opaque'].includes(u.product.coverage)),
-  );
+  const [full] = steps.filter(hidesBeneath);
   return {
     steps,
     says: [

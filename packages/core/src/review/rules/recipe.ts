@@ -4,6 +4,7 @@ import {
   basesFace,
   falloutOf,
   forbidsOf,
+  hidesBeneath,
   inOrder,
   toolInstead,
   withinProhibitions,
@@ -260,21 +261,15 @@ export const RECIPE_RULES: readonly Rule[] = messagesIn(
       find: (on) =>
         on.chart.schools.contour !== 'under base'
           ? []
-          : on.steps
-              .filter(
-                (s) =>
-                  basesFace(s) &&
-                  on.products(s).some((p) => ['medium', 'full', 'opaque'].includes(p.coverage)),
-              )
-              .map((s) =>
-                found(
-                  [s],
-                  msg`${s.title} covers what is painted beneath it.`,
-                  on.another(s, ({ use }) =>
-                    use.every((u) => u.product.coverage === 'sheer' || u.product.coverage === 'light'),
-                  ),
+          : on.steps.filter(hidesBeneath).map((s) =>
+              found(
+                [s],
+                msg`${s.title} covers what is painted beneath it.`,
+                on.another(s, ({ use }) =>
+                  use.every((u) => u.product.coverage === 'sheer' || u.product.coverage === 'light'),
                 ),
               ),
+            ),
     },
     {
       id: 'long-in-the-chair',
