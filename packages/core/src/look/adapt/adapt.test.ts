@@ -26,6 +26,7 @@ import {
   type Look,
   type LookStep,
   type Occasion,
+  says,
 } from '..';
 import { client, id, KIT, OCCASION, STAMP } from '../look.testing';
 import { at, FULL, step } from './adapt.testing';
@@ -846,7 +847,8 @@ describe('what is asked of a part is asked of what lies there', () => {
     const after = named(seen, lip.title)!;
     expect(seen.ids).toContain('lip through a meal');
     expect(/blot/i.test(after.note)).toBe(blotted);
-    expect(/put on again/.test(after.note)).toBe(!blotted);
+    expect(/goes with what is eaten/.test(after.note)).toBe(!blotted);
+    expect(says(after.note, 'touch-up')).toBe(true);
     expect(after.handsOnMinutes - one.handsOnMinutes).toBe(blotted ? 1 : 0);
   });
 

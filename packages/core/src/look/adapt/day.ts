@@ -97,7 +97,7 @@ export const DAY_ADAPTERS: readonly Adapter[] = [
       const note = noted(
         step,
         again
-          ? msg`It goes with what is eaten and drunk: packed, to be put on again.`
+          ? msg`It goes with what is eaten and drunk: packed for touch-ups.`
           : msg`Blot, powder through a tissue, a second thin coat; packed for touch-ups.`,
       );
       if (note === step.note) return null;
