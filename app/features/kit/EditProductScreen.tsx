@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
 import { msg, type Product } from '@toile/core';
-import { draftedRevision } from '../../data/drafts';
+import { draftedRevision, draftWaits } from '../../data/drafts';
 import { useKit } from '../../data/hooks';
 import { useDraft } from '../../data/useDraft';
 import { Body, Button, Column, DraftNote, Empty, Ready, Screen } from '../../ui';
@@ -26,9 +26,23 @@ export function EditProductScreen({ id }: { readonly id: string }) {
   );
 }
 
-function Edit({ product, revision }: { readonly product: Product; readonly revision: number }) {
+type EditProps = { readonly product: Product; readonly revision: number };
+
+/** Begins at a revision and stays there once something was typed; until then it follows what is saved. */
+function Edit({ product, revision }: EditProps) {
+  const name = `product ${product.id}`;
+  const [base, begin] = useState(() => draftedRevision(name) ?? revision);
+  if (revision > base && !draftWaits(name)) begin(revision);
+  return <EditFrom key={base} product={product} revision={revision} base={base} begin={begin} />;
+}
+
+function EditFrom({
+  product,
+  revision,
+  base,
+  begin,
+}: EditProps & { readonly base: number; readonly begin: (revision: number) => void }) {
   const router = useRouter();
-  const [base, setBase] = useState(() => draftedRevision(`product ${product.id}`) ?? revision);
   const draft = useDraft(`product ${product.id} ${base}`, () => formOf(product));
   const form = draft.value;
   const saving = useSaveProduct();
@@ -60,7 +74,7 @@ function Edit({ product, revision }: { readonly product: Product; readonly revis
         </Column>
       }
     >
-      <DraftNote taken={draft.taken} anew={() => (draft.anew(), setBase(revision))} />
+      <DraftNote taken={draft.taken} anew={() => (draft.anew(), begin(revision))} />
       <ProductFields form={form} errors={saving.errors} onChange={draft.set} />
     </Screen>
   );
