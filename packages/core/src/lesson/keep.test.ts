@@ -91,6 +91,34 @@ test('where nothing fits the minutes the one that gives the most a minute is tau
   expect(worthMost([stepOf('correct', 1, 0)], 30)).toEqual([]);
 });
 
+test('a primer holds nothing on bare skin; one of lids has shadow to hold', () => {
+  const primer = (n: number, guide: 'zone.chin' | 'zone.mobileLid'): Step => ({
+    ...stepOf('base', 2, n),
+    role: 'care',
+    wants: { kinds: ['primer'] },
+    placements: [{ guide, side: 'both' }],
+  });
+  const [skin, lids] = [primer(80, 'zone.chin'), primer(81, 'zone.mobileLid')];
+  const [base, blush] = [stepOf('base', 2, 82), stepOf('blush', 2, 83)];
+  expect(standAlone([skin, base, blush], [skin, blush])).toHaveLength(1);
+  expect(standAlone([skin, base, blush], [skin, base])).toEqual([]);
+  expect(standAlone([lids, base, blush], [lids, blush])).toEqual([]);
+  // Where the plan has no base at all there is nothing it was to hold.
+  expect(standAlone([skin, blush], [skin, blush])).toEqual([]);
+  expect(worthMost([skin, base, blush], 4).map(({ role }) => role)).toEqual(['base', 'blush']);
+});
+
+test.each([
+  ['base', 10, 6.5],
+  ['lip', 5, 3.5],
+  ['conceal', 4, 3],
+  ['blush', 3, 3],
+  ['liner', 4, 6],
+  ['liner', 0.1, 0.5],
+] as const)('%s that takes the studio %d min takes %d at home', (role, minutes, atHome) => {
+  expect(minutesAtHome(stepOf(role, minutes, 84))).toBe(atHome);
+});
+
 test('a powder of lids sets no concealer, and wants no cover', () => {
   const lids: Step = { ...stepOf('powder', 2, 90), placements: [{ guide: 'zone.mobileLid', side: 'both' }] };
   const [conceal, powder, blush] = [
