@@ -1,9 +1,11 @@
 import type { WriteName } from '@toile/contract';
 import { term } from '@toile/core';
 
+type Done = WriteName | 'signOut';
 /** What was done, in the words of whoever runs the studio, by the route that did it. */
 const DONE = {
   signIn: 'Signed in',
+  signOut: 'Signed out',
   setUp: 'Studio set up',
   changePassword: 'Own password changed',
   endSessions: 'Signed out on a device, or on all others',
@@ -74,9 +76,9 @@ const DONE = {
   createPartyEvent: 'Day of a party gone on with',
   createSheetLink: 'Link to a call sheet made',
   revokeSheetLink: 'Link to a call sheet taken back',
-} as const satisfies Record<WriteName, string>;
+} as const satisfies Record<Done, string>;
 
-const isWrite = (route: string): route is WriteName => Object.hasOwn(DONE, route);
+const isKnown = (route: string): route is Done => Object.hasOwn(DONE, route);
 
 /** What was done in words; by its name what this version of the app does no more. */
-export const doneInWords = (route: string): string => (isWrite(route) ? term(DONE[route]) : route);
+export const doneInWords = (route: string): string => (isKnown(route) ? term(DONE[route]) : route);
