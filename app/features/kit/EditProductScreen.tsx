@@ -62,7 +62,7 @@ function EditFrom({
       foot={
         <Column gap="$2">
           {saving.failure ? <Body role="alert" color="$madder">{`▲ ${saving.failure}`}</Body> : null}
-          {behind ? (
+          {behind && !saving.busy ? (
             <Body color="$weld">{msg`▲ Someone else changed it meanwhile. Saving puts yours over theirs.`}</Body>
           ) : null}
           <Button
