@@ -229,7 +229,18 @@ export const BREAKAGES = [
     'const kept = await onDevice((store) => store.add(item));',
     'const kept = true;',
   ),
-  outbox('kept and not sent', 'void keep(item).then(flush);', 'void keep(item);'),
+  outbox('kept and not sent', 'void kept.then(flush);', 'void kept;'),
+  outbox('what is just being kept may be overtaken', '  await put;\n', ''),
+  outbox(
+    'what did not arrive may be overtaken',
+    'return !state.waiting.some(own) && refused() === before;',
+    'return refused() === before;',
+  ),
+  outbox(
+    'what was refused counts as taken',
+    'return !state.waiting.some(own) && refused() === before;',
+    'return !state.waiting.some(own);',
+  ),
   outbox(
     'the newest goes first',
     'change({ waiting: [...state.waiting, item] });',
