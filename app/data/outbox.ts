@@ -46,8 +46,6 @@ let account: string | null = null;
 let opened: Promise<OutboxStore> | null = null;
 /** Events on their way to the device's store. */
 let keeping: ReadonlySet<string> = new Set();
-/** Done when all that was posted so far is there, or cannot be. */
-let put: Promise<unknown> = Promise.resolve();
 let sending: Promise<void> | null = null;
 let again = false;
 let tries = 0;
@@ -106,9 +104,7 @@ const without = (ids: ReadonlySet<string>, id: string): ReadonlySet<string> =>
 export function post(item: Outgoing): void {
   account = item.account;
   change({ waiting: [...state.waiting, item] });
-  const kept = keep(item);
-  put = Promise.all([put, kept]);
-  void kept.then(flush);
+  void keep(item).then(flush);
 }
 
 async function keep(item: Outgoing): Promise<void> {
@@ -141,7 +137,7 @@ export function flush(): Promise<void> {
 export async function allTaken(own: (item: Outgoing) => boolean): Promise<boolean> {
   const refused = (): number => state.refused.filter(({ item }) => own(item)).length;
   const before = refused();
-  await put;
+  // What is just being kept is on the device before it is asked what waits there.
   await flush();
   // Asked for once more while it was ending.
   while (sending) await sending;

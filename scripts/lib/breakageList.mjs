@@ -229,8 +229,7 @@ export const BREAKAGES = [
     'const kept = await onDevice((store) => store.add(item));',
     'const kept = true;',
   ),
-  outbox('kept and not sent', 'void kept.then(flush);', 'void kept;'),
-  outbox('what is just being kept may be overtaken', '  await put;\n', ''),
+  outbox('kept and not sent', 'void keep(item).then(flush);', 'void keep(item);'),
   outbox(
     'what did not arrive may be overtaken',
     'return !state.waiting.some(own) && refused() === before;',
