@@ -3,17 +3,10 @@ import type { ReactNode } from 'react';
 import { SWRConfig } from 'swr';
 import type { SessionAnswer } from '@toile/contract';
 import { useAskWhoIsIn, useHandOver, useOneAtATime, useReadAnew } from './handOver';
+import { INES, RUNA } from './session.testing';
 import { useKept } from './useKept';
 import { isShown } from './shown';
 import { useLooks, useSetUpState, useStudioSettings, useWhoIsIn } from './hooks';
-
-const INES: SessionAnswer = {
-  name: 'Ines Marlow',
-  email: 'ines@reed.example',
-  role: 'owner',
-  studio: { id: '01890000-0000-7000-8000-000000000001', name: 'Reed and Rush' },
-};
-const RUNA: SessionAnswer = { ...INES, name: 'Runa Dell', email: 'runa@reed.example' };
 
 const mockAsked: string[] = [];
 const mockAnswers: Record<string, unknown> = {};

@@ -35,12 +35,15 @@ export function UnitForm({ start, product, revision, onDone }: UnitFormProps) {
         remainingMg: mg,
       };
       await unitInputSchema.validate(body, { abortEarly: false });
-      if (revision === null) await call('createUnit', { body });
-      else await call('updateUnit', { params: { id: start.id }, body, revision });
+      try {
+        if (revision === null) await call('createUnit', { body });
+        else await call('updateUnit', { params: { id: start.id }, body, revision });
+      } finally {
+        // Also where somebody else was first: saved again it stands over what they saved.
+        await refresh();
+      }
       return true;
     });
-    // Also where somebody else was first: saved again it stands over what they saved.
-    await refresh();
     if (kept) onDone();
   };
   return (

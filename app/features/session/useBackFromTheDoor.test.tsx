@@ -4,15 +4,8 @@ import { SWRConfig } from 'swr';
 import type { SessionAnswer } from '@toile/contract';
 import { leaving, useAskWhoIsIn, useHandOver, useOneAtATime } from '../../data/handOver';
 import { useWhoIsIn } from '../../data/hooks';
+import { INES, RUNA } from '../../data/session.testing';
 import { useBackFromTheDoor } from './useBackFromTheDoor';
-
-const INES: SessionAnswer = {
-  name: 'Ines Marlow',
-  email: 'ines@reed.example',
-  role: 'owner',
-  studio: { id: '01890000-0000-7000-8000-000000000001', name: 'Reed and Rush' },
-};
-const RUNA: SessionAnswer = { ...INES, name: 'Runa Dell', email: 'runa@reed.example' };
 
 let mockWho: SessionAnswer | null = null;
 const mockTold = new Set<() => void>();

@@ -2,9 +2,9 @@ import { fireEvent, render, screen, waitFor } from '@testing-library/react';
 import { SWRConfig } from 'swr';
 import type { MemberAnswer, SessionAnswer } from '@toile/contract';
 import type { Product, Unit } from '@toile/core';
-import { Themed } from '../../ui/Themed.testing';
-import { MemberDialog } from '../team/MemberDialog';
-import { UnitForm } from './UnitForm';
+import { Themed } from '../ui/Themed.testing';
+import { UnitForm } from './kit/UnitForm';
+import { MemberDialog } from './team/MemberDialog';
 
 const ID = '0190a000-0000-7000-8000-000000000001';
 let sent: { body: object; revision: string }[];
