@@ -33,6 +33,8 @@ type ChartEditorProps = {
   readonly onChange: (chart: Chart) => void;
   /** Said before everything else: notes of a fit, that it is an older version. */
   readonly above?: ReactNode;
+  /** Said and asked after the steps, before it is kept. */
+  readonly below?: ReactNode;
   /**
    * What is said of a look as a whole. With it the chart is a look laid on the pattern face: its steps ask
    * for products and are bound to none, so that there is no kit, no review of products and no amounts.
@@ -59,6 +61,7 @@ export function ChartEditor({
   editable,
   onChange: onEdit,
   above,
+  below,
   about,
   versions,
   more = [],
@@ -186,6 +189,7 @@ export function ChartEditor({
       />
       {editable ? <AddLayer chart={chart} onAdd={(next, id) => (onChange(next), setSelected(id))} /> : null}
       <VariantBar {...both} chosen={variant} onChoose={setVariant} />
+      {below}
     </>
   );
   const shown: Place = roomy && place === 'steps' && !step ? 'look over' : place;

@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { guestsFromText, listed, msg, plural, type PastedGuest } from '@toile/core';
+import { guestsFromText, msg, plural, type PastedGuest } from '@toile/core';
 import { Body, Button, Column, Dialog, Field, Label } from '../../ui';
 import { pastedInWords } from './pastedInWords';
 
@@ -21,7 +21,7 @@ export function PasteDialog({
   readonly onClose: () => void;
 }) {
   const [text, setText] = useState('');
-  const { guests, problems, leftOut } = guestsFromText(text, onList);
+  const { guests, problems } = guestsFromText(text, onList);
   const add = async (): Promise<void> => {
     if (!(await onAdd(guests))) return;
     if (problems.length === 0) onClose();
@@ -39,10 +39,9 @@ export function PasteDialog({
       />
       <Label aria-live="polite">
         {text.trim() === ''
-          ? msg`A name and, in any order, who it is, a time to be ready by and minutes; or a table with a header.`
+          ? msg`A name and, in any order, who it is, a time to be ready by and minutes; or a table with a header. What else is said becomes a note.`
           : msg`${guests.length} understood${problems.length > 0 ? msg`, ${problems.length} not` : ''}.`}
       </Label>
-      {leftOut.length > 0 ? <Label>{msg`What stands under ${listed(leftOut)} is left out.`}</Label> : null}
       {problems.slice(0, 6).map((problem) => (
         <Body
           key={problem.line}

@@ -100,6 +100,53 @@ export const LAYERS: readonly Case[] = [
   ),
   broken(
     'layers',
+    'powder blush, then powder over the cheek',
+    { skin: 'rose', look: HARBOUR },
+    all(
+      withProduct('Blush, lifted', (p) => ({ texture: 'pressed', lab: p.lab })),
+      withStep('Set where it moves', () => ({ placements: at('zone.wholeFace') })),
+      movedTo('Blush, lifted', 'before', 'Set where it moves'),
+    ),
+    ['powder-before-set'],
+  ),
+  broken(
+    'layers',
+    'contour and light in powder before an all-over powder',
+    { skin: 'jet', look: HARBOUR },
+    all(
+      withProduct('Contour the cheek', (p) => ({ texture: 'pressed', lab: p.lab })),
+      withStep('Set where it moves', () => ({ placements: at('zone.wholeFace') })),
+      movedTo('Contour the cheek', 'before', 'Set where it moves'),
+    ),
+    ['powder-before-set'],
+  ),
+  sound(
+    'layers',
+    'powder blush before powder that lies elsewhere',
+    { skin: 'olive', look: HARBOUR },
+    all(
+      withProduct('Blush, lifted', (p) => ({ texture: 'pressed', lab: p.lab })),
+      movedTo('Blush, lifted', 'before', 'Set where it moves'),
+    ),
+  ),
+  sound(
+    'layers',
+    'powder blush between two powders',
+    { skin: 'honey', look: HARBOUR },
+    all(
+      withProduct('Blush, lifted', (p) => ({ texture: 'pressed', lab: p.lab })),
+      withStep('Set where it moves', () => ({ placements: at('zone.wholeFace'), doseMgPerCm2: 0.2 })),
+      movedTo('Blush, lifted', 'after', 'Set where it moves'),
+      copied('Set where it moves', () => ({
+        title: 'A veil',
+        placements: at('zone.apple', 'zone.hollow'),
+        doseMgPerCm2: 0.1,
+      })),
+      movedTo('A veil', 'after', 'Blush, lifted'),
+    ),
+  ),
+  broken(
+    'layers',
     'primer gets no time before the base',
     { skin: 'sand', look: HARBOUR },
     withStep('Primer where it needs it', () => ({ waitMinutes: 0 })),

@@ -11,10 +11,11 @@ const HEADERS: readonly (readonly [column: Column, told: RegExp])[] = [
   ['hair', /^hair(?: (?:min(?:ute)?s?|time|length))?$/],
 ];
 
-export type TableLine = { readonly line: number; readonly text: string };
-export type GuestTable = {
-  /** Each row as a line of a list says it. */ readonly lines: readonly TableLine[];
-  /** Columns nobody here reads, by their names. */ readonly leftOut: readonly string[];
+export type TableLine = {
+  readonly line: number;
+  readonly text: string;
+  /** What stands in columns nobody here reads, each by its header. */
+  readonly notes?: string;
 };
 
 const plain = (cell: string): string =>
@@ -30,10 +31,10 @@ const YES = /^(?:yes|y|x|✓|✔|true|1)$/i;
 
 /**
  * A list that is a table: its first line names a column of names and at least one more that is known. Each
- * row is told as a line of a list would tell it, so that both are read by one rule. Null where it is no
- * table.
+ * row is told as a line of a list would tell it, so that both are read by one rule; other columns are notes.
+ * Null where it is no table.
  */
-export function guestTable(text: string): GuestTable | null {
+export function guestTable(text: string): readonly TableLine[] | null {
   const first = text.split(/\r?\n/).find((line) => line.trim() !== '');
   const delimiter = ['\t', ';', ','].find((mark) => first?.includes(mark));
   if (delimiter === undefined) return null;
@@ -46,13 +47,15 @@ export function guestTable(text: string): GuestTable | null {
   const known = new Set(columns.filter((column) => column !== null));
   if (!known.has('name') || known.size < 2) return null;
   const at = (column: Column): number => columns.indexOf(column);
-  return {
-    leftOut: names.filter((name, i) => name !== '' && columns[i] === null),
-    lines: body.map(({ line, cells }) => ({
-      line,
-      text: rowAsLine((column) => cells[at(column)] ?? '', known),
-    })),
-  };
+  return body.map(({ line, cells }) => ({
+    line,
+    text: rowAsLine((column) => cells[at(column)] ?? '', known),
+    notes: names
+      .flatMap((name, i) =>
+        columns[i] === null && cells[i] ? [name === '' ? cells[i] : `${name}: ${cells[i]}`] : [],
+      )
+      .join('. '),
+  }));
 }
 
 function rowAsLine(cell: (column: Column) => string, known: ReadonlySet<Column>): string {

@@ -1,7 +1,8 @@
 import { CHILD_UNDER } from '../care';
 import { msg } from '../messages';
+import { eachOfSeveral } from './eachOfSeveral';
 import { roleBeside, roleTold } from './guestRoleWords';
-import { guestTable } from './guestTable';
+import { guestTable, type TableLine } from './guestTable';
 import type { GuestRole } from './party';
 
 /** One line of a pasted list, as far as it was understood. */
@@ -11,19 +12,23 @@ export type PastedGuest = {
   readonly readyBy: number | null;
   /** Null: what is usual for whoever it is; 0: hair alone. */ readonly faceMinutes: number | null;
   readonly hairMinutes: number | null;
+  /** What is said of them and is none of that, in its own words: what they must not have, whom to ask. */
+  readonly notes: string;
 };
 export type PasteProblem = { readonly line: number; readonly text: string; readonly message: string };
 
 const USUAL_HAIR = 40;
 const LONGEST_NAME = 120;
+const LONGEST_NOTES = 1000;
 /** "1. ", "2)", "- ", "• " before a line. */
 const BULLET = /^\s*(?:\d{1,3}\)\s*|\d{1,3}\.(?:\s+|(?=\p{L}))|[-*•–]\s*(?=[\p{L}\d]))/u;
 
 /**
  * People out of a pasted list, one a line: a name, and in any order, divided by commas, dashes, brackets or
  * colons, who it is, a time to be ready by, and minutes ("Ada Morrow, bride, 12:30, hair 50, face 60"; "MOB
- * Helen (11.30am) - hair and make-up"); or a table with a header, a column each. Lines that are not
- * understood whole, and people who are `onList` already, are named; no word is dropped.
+ * Helen (11.30am) - hair and make-up"); several after one role ("Bridesmaids: Cy, Di and Eve"); or a table
+ * with a header, a column each. What else is said of somebody is kept as a note. What may be a name, a time
+ * or a second role and is not plain, and people who are `onList` already, are named; no word is dropped.
  */
 export function guestsFromText(
   text: string,
@@ -31,19 +36,18 @@ export function guestsFromText(
 ): {
   readonly guests: PastedGuest[];
   readonly problems: PasteProblem[];
-  /** Columns of a table that nobody here reads, by their names. */
-  readonly leftOut: readonly string[];
 } {
   const guests: PastedGuest[] = [];
   const problems: PasteProblem[] = [];
   const seen = new Set<string>();
   const already = new Set(onList.map((one) => one.toLocaleLowerCase()));
-  const table = guestTable(text);
-  const lines = table?.lines ?? text.split(/\r?\n/).map((line, i) => ({ line: i + 1, text: line }));
-  for (const { line, text: raw } of lines) {
+  const lines: readonly TableLine[] =
+    guestTable(text) ??
+    text.split(/\r?\n/).flatMap((line, i) => eachOfSeveral(line).map((one) => ({ line: i + 1, text: one })));
+  for (const { line, text: raw, notes = '' } of lines) {
     if (raw.trim() === '') continue;
     const say = (message: string): void => void problems.push({ line, text: raw.trim(), message });
-    const guest = guestOf(raw.replace(BULLET, '').trim());
+    const guest = guestOf(raw.replace(BULLET, '').trim(), notes);
     const key = typeof guest === 'string' ? '' : guest.name.toLocaleLowerCase();
     if (typeof guest === 'string') say(guest);
     else if (guest.name.length > LONGEST_NAME) say(msg`A name has at most ${LONGEST_NAME} letters.`);
@@ -54,7 +58,7 @@ export function guestsFromText(
       guests.push(guest);
     }
   }
-  return { guests, problems, leftOut: table?.leftOut ?? [] };
+  return { guests, problems };
 }
 
 /** What is understood of a line so far. */
@@ -65,11 +69,13 @@ type Line = {
   times: number[];
   face: number | null;
   hair: number | null;
+  notes: string[];
 };
 
 /** One line's person, or what is wrong with it. */
-function guestOf(text: string): PastedGuest | string {
-  const line: Line = { rest: text, role: null, young: false, times: [], face: null, hair: null };
+function guestOf(text: string, more: string): PastedGuest | string {
+  const line: Line = { rest: text, role: null, young: false, times: [], face: null, hair: null, notes: [] };
+  takeNumbersToCall(line);
   takeMinutes(line);
   takeTimes(line);
   takeAges(line);
@@ -102,13 +108,17 @@ function guestOf(text: string): PastedGuest | string {
       roleAsTold = part;
     } else if (name === null && /\p{L}/u.test(part) && !WORK_ALONE.test(part)) name = part;
     else if (name === null && !WORK_ALONE.test(part)) return msg`Begin with a name.`;
-    else return msg`"${part}" is neither a role, a time as 11:30, nor minutes as "hair 40".`;
+    else if (MAY_BE_ASKED.test(part) && !WORK_ALONE.test(part))
+      return msg`"${part}" is neither a role, a time as 11:30, nor minutes as "hair 40".`;
+    else line.notes.push(part);
   }
   // Nobody's name is known yet: she is the bridesmaid, or the second of them.
   name ??= roleAsTold;
   if (name === null) return msg`Begin with a name.`;
   const odd = noName(name);
   if (odd) return odd;
+  const notes = [...line.notes, more].filter((note) => note !== '').join('. ');
+  if (notes.length > LONGEST_NOTES) return msg`Notes have at most ${LONGEST_NOTES} letters.`;
   return {
     name,
     // Made up as a child whatever part is played, but for whose day it is.
@@ -116,8 +126,13 @@ function guestOf(text: string): PastedGuest | string {
     readyBy: line.times[0] ?? null,
     faceMinutes: line.face,
     hairMinutes: line.hair,
+    notes,
   };
 }
+
+/** Somebody else's name, or a time or minutes that are none: to be put right, and no note. */
+const MAY_BE_ASKED =
+  /^\p{Lu}[\p{L}'’-]*(?: \p{Lu}[\p{L}'’-]*){0,2}$|^\d{1,2}[:.h]\d*|^\d{1,3} ?[ap]m$|^\d+$/u;
 
 /** What is done to somebody, said after a name or a role. */
 const WORK =
@@ -136,7 +151,7 @@ function noName(name: string): string | null {
   return /^\p{Lu}/u.test(name) && small.length >= 2 ? msg`"${name}" reads as no name: begin with one.` : null;
 }
 
-const FACE = 'face|make-?\\s?up|mua';
+const FACE = 'face|make-?\\s?up|mua|mup?';
 const MINUTES = 'minutes?|mins?|m';
 
 /** Takes out what matches and `found` takes. */
@@ -203,6 +218,15 @@ function takeTimes(line: Line): void {
   });
 }
 
+/** A number to call is none of the minutes; it stands in the notes. */
+function takeNumbersToCall(line: Line): void {
+  take(line, /(?<![\w:.])\+?\(?\d[\d ()-]{7,17}\d(?![\w:])/g, ([told]) => {
+    if (told.replace(/\D/g, '').length < 8) return false;
+    line.notes.push(told);
+    return true;
+  });
+}
+
 function takeAges(line: Line): void {
   const pattern =
     /\bage[d]?:?\s*(\d{1,2})\b|\((\d{1,2})\)|\b(\d{1,2})\s*(?:-\s*)?(?:yrs?|years?|y\/?o)\b(?:[ -]old)?/gi;
@@ -226,7 +250,7 @@ function takeServices(line: Line): void {
   take(
     line,
     new RegExp(
-      `\\bhair${and}(?:${FACE})\\b|\\b(?:${FACE})${and}hair\\b|\\bh${and}m\\b(?!\\p{L})|\\bhmua?\\b`,
+      `\\bhair${and}(?:${FACE})\\b|\\b(?:${FACE})${and}hair\\b|\\bh${and}mu?\\b(?!\\p{L})|\\bhmua?\\b`,
       'giu',
     ),
     () => {
@@ -234,13 +258,13 @@ function takeServices(line: Line): void {
       return true;
     },
   );
-  take(line, /(^|[,;\t(|/]|\s[-–—])\s*hair\s*(?=$|[,;\t)|/]|\s[-–—]\s)/gi, () => {
+  take(line, /(^|[,;\t(|/]|\s[-–—]|\s)\s*hair\s*(?=$|[,;\t)|/]|\s[-–—]\s)/gi, () => {
     line.hair ??= USUAL_HAIR;
     return true;
   });
   take(
     line,
-    new RegExp(`(^|[,;\\t(|/]|\\s[-–—])\\s*(?:${FACE})\\s*(?=$|[,;\\t)|/]|\\s[-–—]\\s)`, 'gi'),
+    new RegExp(`(^|[,;\\t(|/]|\\s[-–—]|\\s)\\s*(?:${FACE})\\s*(?=$|[,;\\t)|/]|\\s[-–—]\\s)`, 'gi'),
     () => true,
   );
 }

@@ -107,7 +107,11 @@ export function withFaceMinutes(guest: Guest, faceMinutes: number): Guest {
 }
 
 /** A guest with what is usual for the role, where nothing else was said. */
-export function newGuest(id: string, pasted: PastedGuest, plan: PartyPlan): Guest {
+export function newGuest(
+  id: string,
+  pasted: Omit<PastedGuest, 'notes'> & { readonly notes?: string },
+  plan: PartyPlan,
+): Guest {
   const readyBy = pasted.readyBy ?? usualReadyBy(plan);
   const faceMinutes = pasted.faceMinutes ?? USUAL_FACE[pasted.role];
   const opens = Math.min(...plan.hands.map((hands) => hands.arrives), readyBy - 1);
@@ -125,7 +129,7 @@ export function newGuest(id: string, pasted: PastedGuest, plan: PartyPlan): Gues
     lighterMinutes: pasted.role === 'star' ? null : lighterOf(faceMinutes),
     mayGoWithoutHair: pasted.role !== 'star',
     busy: [],
-    notes: '',
+    notes: pasted.notes ?? '',
   };
 }
 

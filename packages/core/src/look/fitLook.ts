@@ -1,5 +1,5 @@
 import { checkLimits, withinLimits } from '../face';
-import { isPowder, productName, type Kit } from '../kit';
+import { productName, type Kit } from '../kit';
 import { listed } from '../listed';
 import { msg } from '../messages';
 import { setAside, type StepGap } from '../shade';
@@ -126,7 +126,7 @@ export function fitLook(
     schools: look.schools,
     ...(forbidsAnything(look.forbids) ? { forbids: look.forbids } : {}),
     variants: look.variants,
-    steps: creamsFirst(inOrder(exact.steps, look)),
+    steps: inOrder(exact.steps, look),
     findings: [],
     ...(adaptations.length > 0 ? { adaptations } : {}),
   };
@@ -210,14 +210,4 @@ export function gapsInWords(gaps: readonly { readonly title: string; readonly ga
     msg`What is at hand has no colour read, so nobody can say what suits, for ${listed(named)}. Read the pans, or choose by eye in each step.`,
     ...rest,
   ];
-}
-
-const usesPowder = (step: Step): boolean => step.use.some(({ product }) => isPowder(product));
-
-/** Within the sculpting before setting, cream before powder: cream drags on what is powdered. */
-function creamsFirst(steps: readonly Step[]): Step[] {
-  const sculpting = steps.filter((s) => s.phase === 'sculpt');
-  const sorted = [...sculpting.filter((s) => !usesPowder(s)), ...sculpting.filter(usesPowder)];
-  let next = 0;
-  return steps.map((s) => (s.phase === 'sculpt' ? sorted[next++]! : s));
 }

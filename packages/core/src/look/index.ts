@@ -182,4 +182,5 @@ export { bringsBaseTo, EXACT_BY_POWDER } from './exactByPowder';
 export { basesFace, hidesBeneath, primesSkin, setsSkin } from './ofSkin';
 export { TOOLS_TO_MIND } from './toolsToMind';
 export { falloutOf } from './fallout';
+export { laidInPhase, SCULPTED } from './sculpted';
 export { TOOL_FOR_TEXTURE, toolInstead, type ToolInstead } from './toolInstead';

@@ -1,7 +1,9 @@
-import { PHASES, type Look, type LookStep } from './document';
+import { PHASES, type Look, type LookStep, type Step } from './document';
 import { groundsLids } from './ofSkin';
+import { isStirredWithPowder, laidInPhase } from './sculpted';
 
-type Laid = Pick<LookStep, 'phase' | 'role' | 'placements'>;
+type Laid = Pick<LookStep, 'phase' | 'role' | 'placements'> &
+  Partial<Pick<LookStep, 'wants'> & Pick<Step, 'use'>>;
 
 /** Phases in the order of the school; within a phase the look's own order holds. */
 export function inOrder<T extends Laid>(steps: readonly T[], look: Pick<Look, 'schools'>): T[] {
@@ -13,15 +15,15 @@ export function inOrder<T extends Laid>(steps: readonly T[], look: Pick<Look, 's
 }
 
 /**
- * Where a step comes in a school's order, to be compared: by its phase, but what shadow lies upon before the
- * eyes, also where these come before the base.
+ * Where a step comes in a school's order, to be compared: by its phase, but colour in powder when the face is
+ * set, and what shadow lies upon before the eyes, also where these come before the base.
  */
 export function layingRank(schools: Look['schools']): (step: Laid) => number {
   const order = phaseOrder(schools);
   const eyes = order.indexOf('eyes');
   const beforeEyes = PHASES.slice(0, PHASES.indexOf('brows'));
   return (step) => {
-    const own = order.indexOf(step.phase);
+    const own = order.indexOf(laidInPhase(step)) + (isStirredWithPowder(step) ? 0.5 : 0);
     return own > eyes && beforeEyes.includes(step.phase) && groundsLids(step) ? eyes - 0.5 : own;
   };
 }

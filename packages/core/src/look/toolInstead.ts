@@ -3,6 +3,7 @@ import { isPowder, type ProductSnapshot, type Tool } from '../kit';
 import { msg, term } from '../messages';
 import { withArticle } from '../withArticle';
 import type { ClientSnapshot, LookStep, Step } from './document';
+import { mostOf, SCULPTED } from './sculpted';
 import { TOOLS_TO_MIND } from './toolsToMind';
 
 /** What is recorded of a step whose tool was changed for what its product is. */
@@ -16,9 +17,6 @@ export type ToolInstead = {
 };
 
 type Worked = Pick<LookStep, 'role' | 'tool' | 'technique' | 'wants'> & Pick<Step, 'use'>;
-
-/** Colour and light of the face: where tool and product have to go together. */
-const SCULPTED: readonly LookStep['role'][] = ['blush', 'bronze', 'contour', 'highlight'];
 
 /**
  * What a step is worked with instead, where its tool does not suit what it is done with: a finger makes a
@@ -81,11 +79,3 @@ function forLaying(role: LookStep['role'], mayTake: MayTake): Pick<ToolInstead, 
     ? { tool: 'damp sponge', technique: 'press' }
     : STIPPLED;
 }
-
-/** What a step is mostly done with. */
-const mostOf = ({ use }: Pick<Step, 'use'>): ProductSnapshot | null =>
-  use.reduce<Step['use'][number] | null>(
-    (most, one) =>
-      most && most.parts * most.product.mgPerMeasure >= one.parts * one.product.mgPerMeasure ? most : one,
-    null,
-  )?.product ?? null;

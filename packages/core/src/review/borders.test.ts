@@ -1,5 +1,5 @@
 import { deltaE2000, shiftDepth, type Lab } from '../colour';
-import type { Product } from '../kit';
+import { TEXTURES, type Product } from '../kit';
 import type { Chart, Step } from '../look';
 import { reviewChart } from '.';
 import {
@@ -15,6 +15,7 @@ import {
   STEPS,
   twoLips,
   twoShadows,
+  use,
   withFeatures,
   without,
   withStep,
@@ -764,4 +765,62 @@ test('where an oily zone is left out it is the powder of the skin that goes ther
   const mended = finding.fix!.apply(chart);
   expect(mended.steps.find(({ id }) => id === lids.id)).toEqual(lids);
   expect(speaks('oily-zone-left-out', one(mended))).toBe(false);
+});
+
+describe('powder before what sets the face', () => {
+  const pressed = use({ ...PRODUCTS.blush, texture: 'pressed' });
+  const both = (...guides: Guide[]): Step['placements'] => guides.map((guide) => ({ guide, side: 'both' }));
+  const before = (more: Partial<Step>, set: Guide[], from = QUIET): Scene =>
+    scene(withStep('blush', more, withStep('powder', { placements: both(...set) }, from)));
+  const cheek = both('zone.apple');
+
+  test.each(['blush', 'contour', 'bronze', 'highlight'] as const)(
+    '%s in any powder, never in cream',
+    (role) => {
+      for (const texture of TEXTURES) {
+        const laid = { role, placements: cheek, use: use({ ...PRODUCTS.blush, texture }) };
+        const powder = texture === 'pressed' || texture === 'loose';
+        expect([texture, speaks('powder-before-set', before(laid, ['zone.wholeFace']))]).toEqual([
+          texture,
+          powder,
+        ]);
+      }
+    },
+  );
+
+  test('only where it is set: a quarter of the place and more', () => {
+    const laid = { placements: both('blushLifted'), use: pressed };
+    for (const set of ['zone.wholeFace', 'blushLifted'] as const)
+      expect([set, speaks('powder-before-set', before(laid, [set]))]).toEqual([set, true]);
+    for (const set of ['zone.noseSide', 'zone.underEye', 'zone.chin', 'zone.mobileLid'] as const)
+      expect([set, speaks('powder-before-set', before(laid, [set]))]).toEqual([set, false]);
+  });
+
+  test('quiet on bare skin, after a first powder, on eyes, and where the setting powder has no product', () => {
+    const laid = { placements: cheek, use: pressed };
+    // Neither base nor cream beneath it.
+    const moist: Step['role'][] = ['base', 'conceal', 'contour', 'highlight'];
+    const bare = { ...QUIET, steps: QUIET.steps.filter(({ role }) => !moist.includes(role)) };
+    expect(speaks('powder-before-set', before(laid, ['zone.wholeFace'], bare))).toBe(false);
+    const first = added(extra('First', 'set', 'powder', PRODUCTS.powder, ['zone.wholeFace']), 'conceal');
+    expect(speaks('powder-before-set', before(laid, ['zone.wholeFace'], first))).toBe(false);
+    const elsewhere = added(extra('First', 'set', 'powder', PRODUCTS.powder, ['zone.chin']), 'conceal');
+    expect(speaks('powder-before-set', before(laid, ['zone.wholeFace'], elsewhere))).toBe(true);
+    expect(
+      speaks(
+        'powder-before-set',
+        scene(withStep('powder', { use: [] }, before(laid, ['zone.wholeFace']).chart)),
+      ),
+    ).toBe(false);
+  });
+
+  test('its fix lays it after that powder, and there is nothing more to say', () => {
+    const { chart, kit } = before({ placements: cheek, use: pressed }, ['zone.wholeFace']);
+    const finding = reviewChart(chart, kit).find(({ rule }) => rule === 'powder-before-set')!;
+    expect(finding.message).toBe('Blush is powder and goes on before powder.');
+    const mended = finding.fix!.apply(chart);
+    const titles = mended.steps.map((s) => s.title);
+    expect(titles.indexOf('Blush')).toBe(titles.indexOf('Powder') + 1);
+    expect(reviewChart(mended, kit).map(({ rule }) => rule)).not.toContain('powder-before-set');
+  });
 });

@@ -88,6 +88,13 @@ const SPEAKS: Readonly<Record<string, () => Scene>> = {
   'family-conflict': () => other('base', { family: 'water' }, {}, withStep('primer', { waitMinutes: 1 })),
   'cream-over-powder': () =>
     scene(added(extra('Cream later', 'sculpt', 'blush', PRODUCTS.blush, ['zone.noseSide']), 'brow')),
+  'powder-before-set': () =>
+    other(
+      'blush',
+      { texture: 'pressed' },
+      {},
+      withStep('powder', { placements: [{ guide: 'zone.wholeFace', side: 'both' }] }),
+    ),
   'wet-on-wet': () => scene(withStep('primer', { waitMinutes: 0 })),
   'too-many-layers-under-eye': () =>
     scene(

@@ -155,7 +155,7 @@ export function productCosts(product: Product, ask: ShadeAsk, context: ShadeCont
           },
         ]),
     ...(ask.phase === 'sculpt' && !textures && (product.texture === 'pressed' || product.texture === 'loose')
-      ? [{ part: 'texture' as const, units: COST.powderEarly, words: msg`a powder, before anything is set` }]
+      ? [{ part: 'texture' as const, units: COST.powderEarly, words: msg`a powder: it goes on when the face is set` }]
       : []),
     // An adjuster is a drop in what covers.
     ...(product.kind === 'adjuster' ? [] : [...coverageCosts(product, ask), ...familyCosts(product, ask)]),

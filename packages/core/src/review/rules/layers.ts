@@ -1,5 +1,5 @@
 import { familiesAgree, isPowder, isWet, type Family } from '../../kit';
-import { FLOW_DOSE, setsSkin, withoutStep, type Chart, type Step } from '../../look';
+import { FLOW_DOSE, SCULPTED, setsSkin, withoutStep, type Chart, type Step } from '../../look';
 import { isDryAt, sidesWhere, SIDES } from '../../face';
 import { listed } from '../../listed';
 import { messagesIn, msg, plural, term } from '../../messages';
@@ -40,6 +40,9 @@ function metBy(on: Reviewed, step: Step): Step[] {
   }
   return met;
 }
+
+/** A place is set by a powder over this share of it. */
+const SETS_FROM = 0.25;
 
 /** Minutes a step has to settle before another: its wait, and what is done meanwhile. */
 const minutesBetween = (on: Reviewed, step: Step, then: Step): number =>
@@ -151,6 +154,27 @@ export const LAYER_RULES: readonly Rule[] = messagesIn(
                 }),
               },
             ),
+          ];
+        }),
+    },
+    {
+      id: 'powder-before-set',
+      name: 'Colour in powder lies under the powder that sets',
+      severity: 'caution',
+      why: 'Powder grabs where skin is not set, and what sets it afterwards is pressed into the colour. Cream before setting, powder after.',
+      find: (on) =>
+        on.steps.flatMap((step, i) => {
+          const powder = SCULPTED.includes(step.role) && laid(step) && on.products(step).every(isPowder);
+          if (!powder) return [];
+          const setsIt = (s: Step): boolean => setsSkin(s) && laid(s) && shareOn(on, step, s) >= SETS_FROM;
+          const onMoist = metBy(on, step).some((s) => s.role !== 'care' && on.products(s).some(isWet));
+          const set = on.steps.slice(i + 1).find(setsIt);
+          if (!set || !onMoist || on.steps.slice(0, i).some(setsIt)) return [];
+          return [
+            found([step, set], msg`${step.title} is powder and goes on before ${set.title.toLowerCase()}.`, {
+              label: msg`Do it after that`,
+              apply: moved(step.id, 'after', set.id),
+            }),
           ];
         }),
     },

@@ -21,7 +21,7 @@ import {
   type Region,
   type Side,
 } from '../../face';
-import { withoutStep, type Chart, type Step } from '../../look';
+import { SCULPTED, withoutStep, type Chart, type Step } from '../../look';
 import { messagesIn, msg, term } from '../../messages';
 import { changed, found, isShiny, placeOf, type Reviewed, type Rule } from '../rule';
 
@@ -33,7 +33,6 @@ const MOST_LIGHT_IN_SHADOW = 0.5;
 const MOST_IN_HOLLOW = 0.5;
 /** A drawn stroke further than this from every guide of its kind is somewhere else, in mm. */
 const FAR_FROM_GUIDE_MM = 7;
-const SCULPTED: readonly Step['role'][] = ['contour', 'bronze', 'blush', 'highlight'];
 
 const whole = (shapes: readonly PlacedShape[]): Region =>
   uniteOutlines(shapes.flatMap((shape) => shape.region));
