@@ -220,7 +220,7 @@ function takeTimes(line: Line): void {
 
 /** A number to call is none of the minutes; it stands in the notes. */
 function takeNumbersToCall(line: Line): void {
-  take(line, /(?<![\w:.])\+?\(?\d[\d ()-]{7,17}\d(?![\w:])/g, ([told]) => {
+  take(line, /(^|[^\w:.])(\+?\(?\d[\d ()-]{7,17}\d)(?![\w:])/g, ([, , told = '']) => {
     if (told.replace(/\D/g, '').length < 8) return false;
     line.notes.push(told);
     return true;
