@@ -1,4 +1,13 @@
-import { amountsInAll, measuresInWords, msg, plural, term, toolsForFace, type Step } from '@toile/core';
+import {
+  amountsInAll,
+  measuresInWords,
+  msg,
+  plural,
+  productName,
+  term,
+  toolsForFace,
+  type Step,
+} from '@toile/core';
 import { Body, Column, Figure, Label, Line, Subheading, Swatch } from '../../ui';
 
 /** What the whole chart takes of each product, for the palette and the bag. */
@@ -21,7 +30,7 @@ export function AmountsInAll({ steps }: { readonly steps: readonly Step[] }) {
         >
           {product.lab ? <Swatch lab={product.lab} size={28} /> : null}
           <Column gap={0} flex={1}>
-            <Body>{`${product.maker} ${product.line} ${product.shade}`}</Body>
+            <Body>{productName(product)}</Body>
             <Label>{msg`step ${stepIds.map((id) => steps.findIndex((s) => s.id === id) + 1).join(', ')}`}</Label>
           </Column>
           <Column gap={0} alignItems="flex-end">

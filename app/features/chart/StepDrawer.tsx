@@ -9,6 +9,7 @@ import {
   msg,
   productsInWords,
   refuseAdaptation,
+  shadeName,
   term,
   wantedColour,
   type Chart,
@@ -185,7 +186,7 @@ function WhatPanel({
           key={product.id}
           onPress={() => router.navigate(`/kit/products/${product.id}/substitute?chart=${chart.id}`)}
         >
-          {msg`Find a substitute for ${product.line} ${product.shade}`}
+          {msg`Find a substitute for ${shadeName(product)}`}
         </Button>
       ))}
       <Button onPress={() => setAsking(!asking)}>

@@ -3,6 +3,7 @@ import {
   calibrateTinting,
   isColoured,
   msg,
+  shadeName,
   type Kit,
   type Lab,
   type Product,
@@ -56,7 +57,7 @@ export function Calibrate({
             <Choice
               label={msg`Mixed one to one with`}
               options={bases.map((b) => b.id)}
-              words={Object.fromEntries(bases.map((b) => [b.id, `${b.line} ${b.shade}`]))}
+              words={Object.fromEntries(bases.map((b) => [b.id, shadeName(b)]))}
               chosen={withId ? [withId] : []}
               onChange={([id]) => id && setWithId(id)}
             />

@@ -5,6 +5,7 @@ import {
   identifyPan,
   msg,
   PRODUCT_KINDS,
+  shadeName,
   term,
   type Kit,
   type Lab,
@@ -75,7 +76,7 @@ function Identify({ kit, palettes }: { readonly kit: Kit; readonly palettes: rea
           {found.guesses.map(({ product, certainty, deltaE }) => (
             <Row
               key={product.id}
-              title={`${product.line} ${product.shade}`}
+              title={shadeName(product)}
               detail={msg`${product.maker}, ${term(product.kind)}, ${term(product.finish)} · ${deltaE.toFixed(1)} from its colour`}
               fact={`${Math.round(100 * certainty)} %`}
               before={<Swatch lab={product.lab} beside={lab} label={msg`its colour beside the reading`} />}

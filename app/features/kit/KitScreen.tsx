@@ -1,6 +1,6 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useDeferredValue, useMemo, useState, type ReactNode } from 'react';
-import { msg, plural, term, type Product } from '@toile/core';
+import { msg, plural, shadeName, term, type Product } from '@toile/core';
 import { may, pathTo, type KitAnswer } from '@toile/contract';
 import { useKit, useSession } from '../../data/hooks';
 import { useKept } from '../../data/useKept';
@@ -182,7 +182,7 @@ function KitList({
 function ProductRow({ row: { product, units, fact } }: { readonly row: KitRow }) {
   return (
     <Row
-      title={`${product.line} ${product.shade}`}
+      title={shadeName(product)}
       detail={[
         product.maker,
         term(product.coverage),

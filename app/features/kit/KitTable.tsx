@@ -1,6 +1,6 @@
 import { Pressable } from 'react-native';
 import { Link } from 'expo-router';
-import { depthOf, msg, term } from '@toile/core';
+import { depthOf, msg, shadeName, term } from '@toile/core';
 import { Figure, Label, Swatch, useColours, View, VirtualList } from '../../ui';
 import { leftInWords, type KitRow } from './kitView';
 import { COLUMNS, type Column, type Sorting } from './tableView';
@@ -120,7 +120,7 @@ type TableRowProps = {
 
 function TableRow({ row: { product, units, fact }, columns, index, on, chosen, onChoose }: TableRowProps) {
   const c = useColours();
-  const name = `${product.line} ${product.shade}`;
+  const name = shadeName(product);
   const left = units.reduce((sum, u) => sum + u.remainingMg, 0);
   const cells: Readonly<Record<Column, string>> = {
     product: name,

@@ -4,6 +4,7 @@ import {
   FINISHES,
   MEASURES,
   msg,
+  needsShade,
   PRODUCT_KINDS,
   proposedProperties,
   term,
@@ -67,7 +68,7 @@ export function ProductFields({ form, errors, onChange }: ProductFieldsProps) {
       <Line alignItems="flex-start">
         {text('maker', msg`Maker`)}
         {text('line', msg`Line`)}
-        {text('shade', msg`Shade`)}
+        {text('shade', needsShade(form.kind) ? msg`Shade` : msg`Shade, if it has one`)}
       </Line>
       <Choice
         label={msg`Kind`}

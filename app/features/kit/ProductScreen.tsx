@@ -8,6 +8,7 @@ import {
   msg,
   plural,
   productName,
+  shadeName,
   shelfLife,
   term,
   undertoneOf,
@@ -54,7 +55,7 @@ export function ProductScreen({ id, narrow = false }: ProductScreenProps) {
   const product = kit.data?.products.find((p) => p.id === id);
   return (
     <Screen
-      title={product ? `${product.line} ${product.shade}` : msg`Product`}
+      title={product ? shadeName(product) : msg`Product`}
       above={product?.maker}
       onBack={() => router.navigate('/kit')}
     >

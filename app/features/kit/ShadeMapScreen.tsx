@@ -1,7 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import Svg, { Circle, Line as SvgLine, Path, Rect, Text as SvgText } from 'react-native-svg';
-import { labToHex, msg, term, UNDERTONE_HUE, type Kit, type ShadeMap } from '@toile/core';
+import { labToHex, msg, shadeName, term, UNDERTONE_HUE, type Kit, type ShadeMap } from '@toile/core';
 import { useKit } from '../../data/hooks';
 import {
   Body,
@@ -141,7 +141,7 @@ function Plot({ map }: { readonly map: ShadeMap }) {
             stroke={c.ink}
             strokeWidth={1}
             onPress={() => router.navigate(`/kit/products/${product.id}`)}
-            aria-label={`${product.line} ${product.shade}`}
+            aria-label={shadeName(product)}
           />
         ))}
       </Svg>

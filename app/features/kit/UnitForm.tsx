@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import { msg, type Product, type Unit } from '@toile/core';
+import { msg, shadeName, type Product, type Unit } from '@toile/core';
 import { unitInputSchema } from '@toile/contract';
 import { call } from '../../data/call';
 import { useRefresh } from '../../data/hooks';
@@ -53,7 +53,7 @@ export function UnitForm({ start, product, revision, onDone }: UnitFormProps) {
       borderColor="$line"
       padding="$3"
       role="group"
-      aria-label={revision === null ? msg`A new unit of ${product.shade}` : msg`Change the unit`}
+      aria-label={revision === null ? msg`A new unit of ${shadeName(product)}` : msg`Change the unit`}
     >
       <Field
         label={msg`Opened on`}

@@ -1,4 +1,4 @@
-import { msg, type PanIdentification, type ProductSnapshot } from '@toile/core';
+import { msg, shadeName, type PanIdentification, type ProductSnapshot } from '@toile/core';
 
 /** What to say of it: one name, a few, or none. */
 export function verdictInWords({
@@ -7,11 +7,11 @@ export function verdictInWords({
 }: PanIdentification<Pick<ProductSnapshot, 'kind' | 'lab' | 'line' | 'shade'>>): string {
   const first = guesses[0];
   if (verdict === 'none' || !first) return msg`None of the kit’s: nothing has this colour.`;
-  const name = `${first.product.line} ${first.product.shade}`;
+  const name = shadeName(first.product);
   if (verdict === 'sure') return msg`${name}, sure.`;
   if (verdict === 'likely') return msg`Most likely ${name}.`;
   return msg`Too near to tell: ${guesses
     .slice(0, 3)
-    .map((g) => `${g.product.line} ${g.product.shade}`)
+    .map((g) => shadeName(g.product))
     .join(msg` or `)}.`;
 }

@@ -109,7 +109,9 @@ export function PaletteGrid({ palette, products, chosen, editable, onChoose, onM
                 role="gridcell"
                 tabIndex={on ? 0 : -1}
                 aria-selected={on}
-                aria-label={product ? `${name} ${product.shade}, ${product.line}` : msg`${name}, empty`}
+                aria-label={
+                  product ? [`${name} ${product.shade}`.trim(), product.line].join(', ') : msg`${name}, empty`
+                }
                 onKeyDown={(event) => onKey(event, cell)}
                 onPointerDown={(event) => down(event, cell)}
                 onPointerMove={move}
@@ -143,7 +145,7 @@ export function PaletteGrid({ palette, products, chosen, editable, onChoose, onM
                   }}
                 />
                 <div style={{ padding: '2px 4px', overflowWrap: 'anywhere' }}>
-                  {product ? `${name} ${product.shade}` : name}
+                  {product ? `${name} ${product.shade || product.line}` : name}
                 </div>
               </div>
             );

@@ -9,6 +9,7 @@ import {
   panAt,
   productFinder,
   productName,
+  shadeName,
   term,
   type Arrangement,
   type Cell,
@@ -227,7 +228,7 @@ function PanPanel({ palette, products, cell, editable, onChange }: PanPanelProps
           <Line flexWrap="nowrap" gap="$3">
             <Swatch lab={product.lab} size={64} label={msg`pan colour`} />
             <Column gap={0} flex={1}>
-              <Body fontWeight="700">{`${product.line} ${product.shade}`}</Body>
+              <Body fontWeight="700">{shadeName(product)}</Body>
               <Label>
                 {[product.maker, term(product.kind), term(product.finish), term(product.texture)].join(' · ')}
               </Label>
@@ -256,7 +257,7 @@ function PanPanel({ palette, products, cell, editable, onChange }: PanPanelProps
           {found.map((p) => (
             <Row
               key={p.id}
-              title={`${p.line} ${p.shade}`}
+              title={shadeName(p)}
               detail={`${p.maker}, ${term(p.kind)}`}
               before={<Swatch lab={p.lab} size={28} />}
               label={msg`Put ${productName(p)} in ${cellName(cell)}`}

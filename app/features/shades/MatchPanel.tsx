@@ -3,6 +3,7 @@ import { useCallback, useMemo, useState } from 'react';
 import {
   msg,
   numberTold,
+  shadeName,
   skinTarget,
   type MatchWishes,
   type ShadeContext,
@@ -71,7 +72,7 @@ export function MatchPanel({
       <WishesForm wishes={wishes} onChange={setWishes} />
       {pinned ? (
         <Line justifyContent="space-between" flexWrap="nowrap">
-          <Body flex={1}>{msg`Every mix holds ${pinned.line} ${pinned.shade}.`}</Body>
+          <Body flex={1}>{msg`Every mix holds ${shadeName(pinned)}.`}</Body>
           <Button onPress={() => setWishes(({ pin: _, ...w }) => w)}>{msg`Unpin`}</Button>
         </Line>
       ) : null}

@@ -1,5 +1,13 @@
 import { useMemo, useState } from 'react';
-import { msg, SCULPT_KINDS, skinTarget, term, type SculptKind, type ShadeContext } from '@toile/core';
+import {
+  msg,
+  SCULPT_KINDS,
+  shadeName,
+  skinTarget,
+  term,
+  type SculptKind,
+  type ShadeContext,
+} from '@toile/core';
 import { Body, Choice, Column, Figure, Label, Line, Loading, Subheading, Swatch } from '../../ui';
 import { askShades, useWork } from '../../workers';
 
@@ -60,7 +68,7 @@ export function SculptPanel({ context }: { readonly context: ShadeContext }) {
                 label={msg`${product.shade} on the skin, beside it`}
               />
               <Column gap={2} flex={1}>
-                <Body fontWeight={i === 0 ? '700' : '400'}>{`${product.line} ${product.shade}`}</Body>
+                <Body fontWeight={i === 0 ? '700' : '400'}>{shadeName(product)}</Body>
                 <Label fontSize="$1" lineHeight="$1">
                   {[term(product.finish), term(product.texture), unit.place].filter(Boolean).join(' · ')}
                 </Label>
@@ -87,7 +95,7 @@ export function SculptPanel({ context }: { readonly context: ShadeContext }) {
             <Column gap={0}>
               <Subheading>{msg`Left out`}</Subheading>
               {answer.ruledOut.map(({ product, why }) => (
-                <Label key={product.id}>{`${product.line} ${product.shade}: ${why}`}</Label>
+                <Label key={product.id}>{`${shadeName(product)}: ${why}`}</Label>
               ))}
             </Column>
           ) : null}

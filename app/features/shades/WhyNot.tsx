@@ -1,5 +1,13 @@
 import { useMemo, useState } from 'react';
-import { msg, productFinder, productName, term, type MatchWishes, type ShadeContext } from '@toile/core';
+import {
+  msg,
+  productFinder,
+  productName,
+  shadeName,
+  term,
+  type MatchWishes,
+  type ShadeContext,
+} from '@toile/core';
 import { Body, Column, Field, Label, Loading, Row, Subheading, Swatch } from '../../ui';
 import { askShades, useWork } from '../../workers';
 
@@ -37,7 +45,7 @@ export function WhyNot({
         ? found.map((p) => (
             <Row
               key={p.id}
-              title={`${p.line} ${p.shade}`}
+              title={shadeName(p)}
               detail={`${p.maker}, ${term(p.kind)}`}
               before={<Swatch lab={p.lab} size={28} />}
               label={msg`Why not ${productName(p)}`}

@@ -3,6 +3,7 @@ import {
   measuresInWords,
   msg,
   productName,
+  shadeName,
   snapshotOf,
   type Chart,
   type CorrectorChoice,
@@ -18,7 +19,7 @@ export function ratioOf(match: ShadeMatch): string {
 
 /** 'Veil V3 with Adjust yellow' */
 export const namesOf = (match: ShadeMatch): string =>
-  match.parts.map(({ product }) => `${product.line} ${product.shade}`).join(msg` with `);
+  match.parts.map(({ product }) => shadeName(product)).join(msg` with `);
 
 /** '4 pumps + 2 drops, 0.75 ml' */
 export function takenInWords({ parts, amount }: ShadeMatch): string {

@@ -1,9 +1,9 @@
-import { listed, msg, plural, type Substitute } from '@toile/core';
+import { listed, msg, plural, shadeName, type Substitute } from '@toile/core';
 import type { ChartSummary, SubstitutionAnswer } from '@toile/contract';
 
 /** 'Veil V4', or '2 : 1 Veil V4 with Veil V6'. */
 export function substituteName({ parts }: Substitute): string {
-  const names = parts.map((p) => `${p.product.line} ${p.product.shade}`).join(msg` with `);
+  const names = parts.map((p) => shadeName(p.product)).join(msg` with `);
   return parts.length === 1 ? names : `${parts.map((p) => p.pumps).join(' : ')} ${names}`;
 }
 

@@ -7,6 +7,7 @@ import {
   KIT_COLUMN_NAMES,
   MEASURES,
   msg,
+  needsShade,
   paletteProblems,
   PaletteSchema,
   PRODUCT_KINDS,
@@ -25,7 +26,7 @@ import { uuid } from './client';
 import { day } from './shapes';
 
 const unknown = '${unknown} is not known here';
-const name = (what: 'maker' | 'line' | 'shade') =>
+const name = (what: 'maker' | 'line') =>
   string()
     .trim()
     .required(() => msg`Write the ${term(what)}`)
@@ -60,7 +61,10 @@ export const productInputSchema = object({
   id: uuid().required(),
   maker: name('maker'),
   line: name('line'),
-  shade: name('shade'),
+  shade: string()
+    .trim()
+    .max(200, () => msg`At most 200 letters`)
+    .default(''),
   kind: oneOf(PRODUCT_KINDS, 'kind'),
   lab: surfaceLab.nullable().defined(),
   coverage: oneOf(COVERAGE_WORDS, 'coverage'),
@@ -120,6 +124,15 @@ export const productInputSchema = object({
       const known = PRODUCT_KINDS.find((k) => k === kind);
       const why = known && lab ? impossibleBecause(known, lab) : null;
       return why === null || this.createError({ path: 'lab', message: why });
+    },
+  )
+  .test(
+    'told apart',
+    () => msg`Write the ${term('shade')}`,
+    function ({ kind, shade }) {
+      const known = PRODUCT_KINDS.find((k) => k === kind);
+      const told = shade !== '' || known === undefined || !needsShade(known);
+      return told || this.createError({ path: 'shade' });
     },
   )
   .noUnknown(unknown);

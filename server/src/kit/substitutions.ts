@@ -2,6 +2,7 @@ import { sql } from 'kysely';
 import {
   msg,
   nextVersion,
+  shadeName,
   substituteInChart,
   substituteRefused,
   type Chart,
@@ -62,8 +63,8 @@ export function registerSubstitutions(services: Services): void {
         left.push({ chartId, clientName: newest.client.name, because });
         continue;
       }
-      const names = substitute.parts.map((p) => `${p.product.line} ${p.product.shade}`).join(msg` with `);
-      const reason = body.reason || msg`${product.line} ${product.shade} replaced by ${names}`;
+      const names = substitute.parts.map((p) => shadeName(p.product)).join(msg` with `);
+      const reason = body.reason || msg`${shadeName(product)} replaced by ${names}`;
       const kept = await insertVersion(
         tx,
         caller.studioId,

@@ -1,6 +1,7 @@
 import {
   compactNotes,
   msg,
+  shadeName,
   toldDay,
   type Chart,
   type Compact,
@@ -21,7 +22,7 @@ export function compactLabels(compact: Compact, chart: Chart, origin: string): P
     compact.name,
     inPlaceOrder(pans).map(({ called, product, steps }) => ({
       called,
-      lines: [product.shade, product.line, steps.join(', ')],
+      lines: [product.shade, product.line, steps.join(', ')].filter((line) => line !== ''),
       lab: product.lab,
       opens: `${origin}/charts/${chart.id}/compact?pan=${encodeURIComponent(called)}`,
     })),
@@ -39,7 +40,7 @@ export function compactSides(compact: Compact, chart: Chart, days: Manner['days'
     title: compact.tins.length === 1 ? compact.name : msg`Tin ${tin + 1}`,
     lines: placed
       .filter(({ place }) => place.tin === tin)
-      .map(({ called, product, steps }) => `${called} ${product.line} ${product.shade}: ${steps.join(', ')}`),
+      .map(({ called, product, steps }) => `${called} ${shadeName(product)}: ${steps.join(', ')}`),
   }));
   const dated = placed.flatMap(({ called, refillOn }) =>
     refillOn ? [msg`${called} no later than ${toldDay(refillOn, days, true)}`] : [],

@@ -1,5 +1,13 @@
 import { useState } from 'react';
-import { identifyPan, msg, type Compact, type CompactNotes, type Lab, type PanNote } from '@toile/core';
+import {
+  identifyPan,
+  msg,
+  shadeName,
+  type Compact,
+  type CompactNotes,
+  type Lab,
+  type PanNote,
+} from '@toile/core';
 import { call } from '../../../data/call';
 import { useSaving } from '../../../data/useSaving';
 import { Body, Button, Column, Label, LabField, Line, Subheading, Swatch } from '../../../ui';
@@ -33,7 +41,7 @@ export function WhichPan({ compact, notes }: { readonly compact: Compact; readon
           </Line>
           {found.guesses.map(({ product, certainty, deltaE }) => (
             <Label key={product.id}>
-              {msg`${notes.pans.find((pan) => pan.product.id === product.id)!.called} ${product.line} ${product.shade}: ${Math.round(100 * certainty)} %, ${deltaE.toFixed(1)} from its colour`}
+              {msg`${notes.pans.find((pan) => pan.product.id === product.id)!.called} ${shadeName(product)}: ${Math.round(100 * certainty)} %, ${deltaE.toFixed(1)} from its colour`}
             </Label>
           ))}
         </Column>

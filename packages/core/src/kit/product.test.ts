@@ -7,6 +7,7 @@ import {
   isWet,
   PRODUCT_KINDS,
   productName,
+  shadeName,
   snapshotOf,
   TEXTURES,
   type Family,
@@ -57,4 +58,11 @@ test('a full one of each kind holds what is usual, ten of a case of single ones,
   expect(full('lashes', 250, true)).toBe(2_500);
   expect(full('lashes', 250)).toBe(500);
   expect(full('liner', 4_000)).toBe(4_000);
+});
+
+test('a product is called by maker, line and shade; without a shade by no empty word', () => {
+  const named = { maker: 'Oriel', line: 'Milk', shade: '' };
+  expect([productName(named), shadeName(named)]).toEqual(['Oriel Milk', 'Milk']);
+  const four = { ...named, line: 'Second Skin', shade: 'N4' };
+  expect([productName(four), shadeName(four)]).toEqual(['Oriel Second Skin N4', 'Second Skin N4']);
 });

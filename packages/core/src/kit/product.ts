@@ -41,7 +41,7 @@ export type Measure = (typeof MEASURES)[number];
 const description = {
   maker: TextSchema,
   line: TextSchema,
-  shade: TextSchema,
+  shade: Type.String({ maxLength: 200, description: 'empty for what comes in none, as most care' }),
   kind: oneOf(PRODUCT_KINDS),
   lab: Type.Union([LabSchema, Type.Null()], {
     description: 'colour of a thick layer; null for what has none',
@@ -150,10 +150,18 @@ export const isWet = ({ texture, kind }: Pick<ProductSnapshot, 'texture' | 'kind
   (texture === 'liquid' || texture === 'cream' || texture === 'stick' || texture === 'gel') &&
   kind !== 'spray';
 
+type Named = Pick<Product, 'maker' | 'line' | 'shade'>;
+
 /** 'Maker Line Shade', as it is said at the chair. */
-export function productName(product: Pick<Product, 'maker' | 'line' | 'shade'>): string {
-  return `${product.maker} ${product.line} ${product.shade}`;
-}
+export const productName = (product: Named): string => `${product.maker} ${shadeName(product)}`;
+
+/** 'Line Shade', where who makes it is plain; the line alone of what comes in no shades. */
+export const shadeName = ({ line, shade }: Pick<Named, 'line' | 'shade'>): string =>
+  shade === '' ? line : `${line} ${shade}`;
+
+const WITHOUT_SHADE: readonly ProductKind[] = ['prep', 'primer', 'spray', 'mascara', 'lashes'];
+/** Whether products of a kind are told apart by their shades: a moisturiser comes in none. */
+export const needsShade = (kind: ProductKind): boolean => !WITHOUT_SHADE.includes(kind);
 
 /**
  * Whether two families may be stirred together or laid over each other wet: like meets like, oil meets wax.

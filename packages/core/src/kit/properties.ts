@@ -1,4 +1,4 @@
-import type { ProductSnapshot } from './product';
+import { shadeName, type ProductSnapshot } from './product';
 
 /** What a day asks of a product, with nothing left open. */
 export type WearProperties = {
@@ -55,7 +55,7 @@ function usualHours({ kind, finish, coverage, texture }: Described): number {
  * a name is not a property, and only what is stated can be relied on.
  */
 export function proposedProperties(product: Described): WearProperties {
-  const name = `${product.line} ${product.shade}`;
+  const name = shadeName(product);
   const waterproof = says(name, WATERPROOF);
   const long = says(name, LONG) || waterproof;
   return {

@@ -1,5 +1,5 @@
 import { deltaE2000, depthOf, labUnder, reconstructSpectrum, type Lab } from '../colour';
-import { snapshotOf, type Product } from '../kit';
+import { shadeName, snapshotOf, type Product } from '../kit';
 import { msg } from '../messages';
 import {
   BASE_WITHIN,
@@ -86,7 +86,7 @@ export function madeExactByPowder(
         id: EXACT_BY_POWDER,
         stepId: powder.id,
         change: 'changed',
-        words: msg`${powder.title} over the whole face with ${product.line} ${product.shade}`.slice(0, 200),
+        words: msg`${powder.title} over the whole face with ${shadeName(product)}`.slice(0, 200),
         why: msg`no base is in range; the nearest is ${nearest.deltaE.toFixed(1)} off, and with this powder over it ${deltaE.toFixed(1)}`,
         was: {
           placements: powder.placements,

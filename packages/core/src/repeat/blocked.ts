@@ -1,3 +1,4 @@
+import { shadeName } from '../kit';
 import type { FitContext, Step } from '../look';
 import { msg } from '../messages';
 import { barredIn, excludedBecause } from '../shade';
@@ -14,7 +15,7 @@ export const blockedOf = (step: Step, context: FitContext): string | null =>
 /** Which of a step's products its client must not meet there, and why; null when none. */
 export function barredOf(step: Step, { client }: FitContext): string | null {
   const [first] = barredIn([step], client);
-  return first ? `${first.product.line} ${first.product.shade}: ${first.why}` : null;
+  return first ? `${shadeName(first.product)}: ${first.why}` : null;
 }
 
 /**
@@ -26,10 +27,8 @@ function blockedBecause(productId: string, step: Step, context: FitContext): str
   if (!product) return msg`It is no longer in the kit`;
   const usedAs: Step = { ...step, wants: { ...step.wants, kinds: [product.kind] }, tool: 'none' };
   const reason = excludedBecause(product, usedAs, context);
-  if (reason) return `${product.line} ${product.shade}: ${reason}`;
-  return goneOf(step, context).includes(productId)
-    ? msg`${product.line} ${product.shade} is in no case any more`
-    : null;
+  if (reason) return `${shadeName(product)}: ${reason}`;
+  return goneOf(step, context).includes(productId) ? msg`${shadeName(product)} is in no case any more` : null;
 }
 
 /**

@@ -9,7 +9,7 @@ import {
   type Mix,
 } from '../colour';
 import { zoneArea, type ZoneName } from '../face';
-import { productName, smallestMg, type Product, type ProductKind, type Unit } from '../kit';
+import { productName, shadeName, smallestMg, type Product, type ProductKind, type Unit } from '../kit';
 import { msg, plural, term } from '../messages';
 import { withArticle } from '../withArticle';
 import { differenceUnder, type LightName } from './lights';
@@ -262,7 +262,7 @@ function judgeMatches(
 
 function stockNotes(parts: readonly ShadePart[], measures: readonly number[]): string[] {
   return parts.flatMap(({ product, unit }, i) => {
-    const name = `${product.line} ${product.shade}`;
+    const name = shadeName(product);
     if (!unit) return [msg`${name} is not in the kit`];
     const needs = measures[i]! * product.mgPerMeasure;
     return [
@@ -307,7 +307,7 @@ export function whyNot(productId: string, context: ShadeContext, wishes: MatchWi
       ? msg`An adjuster is never worn alone`
       : msg`Alone it is ${deltaE2000(all.target, product.lab).toFixed(1)} off: ${besideInWords(all.target, product.lab)}`;
   const inMix = mixed
-    ? msg`Its best mix, ${mixed.parts.map((p) => `${p.pumps} ${p.product.line} ${p.product.shade}`).join(' : ')}, is ${mixed.deltaE.toFixed(1)} off`
+    ? msg`Its best mix, ${mixed.parts.map((p) => `${p.pumps} ${shadeName(p.product)}`).join(' : ')}, is ${mixed.deltaE.toFixed(1)} off`
     : msg`Nothing in the kit may be stirred into it`;
   return msg`${alone}. ${inMix}; the best of all is ${best.toFixed(1)}.`;
 }

@@ -10,6 +10,7 @@ import {
   fullMg,
   kindsTold,
   MEASURES,
+  needsShade,
   PRODUCT_KINDS,
   SMALLEST_SHARES,
   textureTold,
@@ -24,6 +25,7 @@ import {
 } from '../../kit';
 import { msg } from '../../messages';
 import { impossibleBecause } from '../../shade';
+import { coverageInCell, familyInCell, finishInCell, measureInCell, textureInCell } from './cellWords';
 import type { KitColumn } from './columns';
 
 export type NewProduct = Omit<Product, 'id'>;
@@ -54,19 +56,26 @@ export function readRow(
 ): KitCsvRow {
   const problems: KitRowProblem[] = [];
   const wrong = (column: KitColumn, message: string): void => void problems.push({ column, message });
-  const text = (column: KitColumn): string => {
-    const value = cell(column);
-    if (value === '') wrong(column, msg`is empty`);
-    if (value.length > 200) wrong(column, msg`is longer than 200 letters`);
-    return value;
+  const short = (column: KitColumn): string => {
+    if (cell(column).length > 200) wrong(column, msg`is longer than 200 letters`);
+    return cell(column);
   };
-  const word = <T extends string>(column: KitColumn, words: readonly T[], otherwise: T | null): T => {
-    const value = cell(column).toLowerCase();
-    const found = words.find((w) => w === value);
-    if (found) return found;
-    if (value === '' && otherwise !== null) return otherwise;
-    wrong(column, value === '' ? msg`is empty` : msg`“${cell(column)}” is not one of ${words.join(', ')}`);
-    return otherwise ?? words[0]!;
+  const text = (column: KitColumn): string => {
+    if (cell(column) === '') wrong(column, msg`is empty`);
+    return short(column);
+  };
+  /** A word of ours, or what a list's own word means by it; what is usual where the cell is empty. */
+  const word = <T extends string>(
+    column: KitColumn,
+    words: readonly T[],
+    usual: T,
+    meant: (value: string) => T | null,
+  ): T => {
+    const value = cell(column);
+    if (value === '') return usual;
+    const found = words.find((w) => w === value.toLowerCase()) ?? meant(value);
+    if (found === null) wrong(column, msg`“${value}” is not one of ${words.join(', ')}`);
+    return found ?? usual;
   };
   const number = (column: KitColumn, low: number, high: number, otherwise: number | null): number | null => {
     const value = cell(column);
@@ -122,20 +131,22 @@ export function readRow(
   const kind = kindOf(cell('kind'), cell('line'), (message) => wrong('kind', message));
   const called = `${cell('kind')} ${cell('line')}`;
   const made = textureOf(kind, called);
-  const texture = word('texture', TEXTURES, made ?? usualForm(kind).texture);
+  const texture = word('texture', TEXTURES, made ?? usualForm(kind).texture, (told) =>
+    textureInCell(told, called),
+  );
   const usual = usualForm(kind, texture);
   const product: NewProduct = {
     maker: text('maker'),
     line: text('line'),
-    shade: text('shade'),
+    shade: needsShade(kind) ? text('shade') : short('shade'),
     kind,
     lab: lab === null ? null : [...lab],
-    coverage: word('coverage', COVERAGE_WORDS, 'medium'),
-    finish: word('finish', FINISHES, finishTold(called) ?? 'natural'),
+    coverage: word('coverage', COVERAGE_WORDS, 'medium', coverageInCell),
+    finish: word('finish', FINISHES, finishTold(called) ?? 'natural', finishInCell),
     texture,
-    family: word('family', FAMILIES, usual.family),
+    family: word('family', FAMILIES, usual.family, familyInCell),
     ingredients,
-    measure: word('measure', MEASURES, usual.measure),
+    measure: word('measure', MEASURES, usual.measure, measureInCell),
     mgPerMeasure: number('mg per measure', 0.1, 5000, usual.mgPerMeasure)!,
     tintingStrength: number('tinting strength', 0.01, 20, 1)!,
     monthsAfterOpening: Math.round(number('months after opening', 1, 60, 12)!),

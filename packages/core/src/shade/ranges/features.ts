@@ -37,12 +37,17 @@ export const BROW_HAIR: Readonly<Record<Features['hairTone'], Lab>> = {
   grey: [48, 1, 3],
 };
 
-/** Her brow hair as it is seen on her skin: dark hair is never lighter than what it grows on. */
-export function browHair(features: Features, skin: Lab): Lab {
-  const hair = BROW_HAIR[features.hairTone];
-  const dark = features.hairTone === 'black' || features.hairTone === 'brown';
-  const deepest = depthOf(skin) + 1;
-  return dark && depthOf(hair) < deepest ? [lightnessAtDepth(deepest), hair[1], hair[2]] : hair;
+/** Steps dark hair is deeper than the skin it grows on, at least: brown on deep skin is nearly black. */
+const DEEPER_THAN_SKIN = { black: 1, brown: 3 } as const;
+
+/** Brow hair as it is on this skin: brown and black are seen on any, and brown is no deeper than black. */
+export function browHair({ hairTone }: Pick<Features, 'hairTone'>, skin: Lab): Lab {
+  const hair = BROW_HAIR[hairTone];
+  if (hairTone !== 'black' && hairTone !== 'brown') return hair;
+  const onSkin = depthOf(skin) + DEEPER_THAN_SKIN[hairTone];
+  const most = Math.max(depthOf(BROW_HAIR.black), depthOf(skin) + DEEPER_THAN_SKIN.black);
+  const depth = hairTone === 'brown' ? Math.min(onSkin, most) : onSkin;
+  return depthOf(hair) < depth ? [lightnessAtDepth(depth), hair[1], hair[2]] : hair;
 }
 
 /** A brow colour beside her brow hair. */

@@ -83,6 +83,30 @@ test('brows follow the hair, and dark hair is never lighter than the skin it gro
   );
 });
 
+test('brown brows show on any skin, grow deeper with it without a jump, and are no deeper than black ones', () => {
+  const on = (depth: number, hairTone: 'brown' | 'black'): number =>
+    depthOf(browHair({ hairTone }, [lightnessAtDepth(depth), 10, 12]));
+  const depths = Array.from({ length: 381 }, (_, i) => 3 + i / 20);
+  for (const [i, depth] of depths.entries()) {
+    const [brown, black] = [on(depth, 'brown'), on(depth, 'black')];
+    expect(brown - depth).toBeGreaterThanOrEqual(Math.min(3, black - depth) - 1e-9);
+    expect(brown).toBeLessThanOrEqual(black + 1e-9);
+    if (i > 0) expect(Math.abs(brown - on(depths[i - 1]!, 'brown'))).toBeLessThanOrEqual(0.05 + 1e-9);
+  }
+  // A brown pencil for brown brows up to tan skin, a soft black on very deep skin, and not the other way.
+  const pencils = { brown: [36, 7, 12], softBlack: [22, 3, 5] } as const;
+  const suits = (pencil: Lab, depth: number): boolean => {
+    const by = wearer([lightnessAtDepth(depth), 10, 12], {}, { hairTone: 'brown' });
+    return found('brow', pencil, by).length === 0;
+  };
+  for (const depth of [4, 8, 12, 15]) expect([depth, suits(pencils.brown, depth)]).toEqual([depth, true]);
+  for (const depth of [18, 19, 20, 21]) {
+    expect([depth, suits(pencils.softBlack, depth)]).toEqual([depth, true]);
+    if (depth >= 20) expect([depth, suits(pencils.brown, depth)]).toEqual([depth, false]);
+  }
+  for (const depth of [4, 8, 12]) expect([depth, suits(pencils.softBlack, depth)]).toEqual([depth, false]);
+});
+
 const STEPS = (from: number, to: number): number[] =>
   Array.from({ length: Math.round((to - from) / 0.05) + 1 }, (_, i) => Number((from + i * 0.05).toFixed(2)));
 
