@@ -125,7 +125,8 @@ async function mutate(topic, only) {
       tempDirName: path.join(stateDir, 'stryker'),
       ignorePatterns: ['app/dist', 'app/public', 'docs', '.toile', 'coverage'],
       concurrency: 2,
-      timeoutMS: 20_000,
+      // A slow machine is no test that bites: only what never ends is caught by time.
+      timeoutMS: 120_000,
       dryRunTimeoutMinutes: 15,
       allowEmpty: true,
     }),
@@ -143,12 +144,14 @@ function summary(topic, { files }) {
     all.map((m) => ({ file, ...m })),
   );
   const of = (...states) => mutants.filter((m) => states.includes(m.status));
-  const [caught, missed] = [of('Killed', 'Timeout').length, of('Survived', 'NoCoverage')];
+  const timedOut = of('Timeout').length;
+  const [caught, missed] = [of('Killed').length + timedOut, of('Survived', 'NoCoverage')];
   const score = caught + missed.length === 0 ? null : (100 * caught) / (caught + missed.length);
   return {
     topic,
     caught,
     missed: missed.length,
+    timedOut,
     score,
     survivors: missed.map(
       (m) => `${m.file}:${m.location.start.line} ${m.mutatorName}: ${m.replacement?.split('\n')[0] ?? ''}`,
@@ -173,9 +176,9 @@ if (process.argv.includes('--changed')) {
   for (const topic of asked.length > 0 ? asked : [...topics, 'contract', 'server', 'app'])
     results.push(await mutate(topic));
 
-for (const { topic, caught, missed, score, survivors } of results) {
+for (const { topic, caught, missed, timedOut, score, survivors } of results) {
   console.log(
-    `\n${topic}: ${score === null ? 'nothing to change' : `${score.toFixed(1)} % of ${caught + missed} caught`}`,
+    `\n${topic}: ${score === null ? 'nothing to change' : `${score.toFixed(1)} % of ${caught + missed} caught, ${timedOut} by time`}`,
   );
   for (const line of survivors) console.log(`  ${line}`);
 }
