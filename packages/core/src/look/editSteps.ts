@@ -3,6 +3,7 @@ import { msg, term } from '../messages';
 import { MOST_DOSE, MOST_IN_A_STEP, titleOf, type Chart, type Phase, type Step } from './document';
 import { basesFace } from './ofSkin';
 import { layingRank } from './phaseOrder';
+import { laidInPhase } from './sculpted';
 
 type Plan = Pick<
   Step,
@@ -137,6 +138,21 @@ export function withStep(chart: Chart, step: Step): Chart {
   let at = chart.steps.length;
   while (at > 0 && rank(chart.steps[at - 1]!) > rank(step)) at--;
   return { ...chart, steps: [...chart.steps.slice(0, at), step, ...chart.steps.slice(at)] };
+}
+
+/**
+ * A changed chart with colour that went from cream to powder, or back, where its phase comes now; all else
+ * stays where it stood.
+ */
+export function relaid(was: Pick<Chart, 'steps'>, next: Chart): Chart {
+  const laid = new Map(was.steps.map((step) => [step.id, laidInPhase(step)]));
+  const moves = next.steps.filter(
+    (step) => step.use.length > 0 && laid.has(step.id) && laid.get(step.id) !== laidInPhase(step),
+  );
+  return moves.reduce(
+    (chart, step) => withStep({ ...chart, steps: chart.steps.filter(({ id }) => id !== step.id) }, step),
+    next,
+  );
 }
 
 /** The chart without a step; the last one stays, since a chart has at least one. */

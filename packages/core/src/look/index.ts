@@ -129,6 +129,7 @@ export {
   splitStep,
   withDeeperEdge,
   withoutStep,
+  relaid,
   withStep,
 } from './editSteps';
 export {

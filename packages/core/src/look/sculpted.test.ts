@@ -1,6 +1,17 @@
 import { snapshotOf, TEXTURES, type Texture } from '../kit';
 import { client, kitOf, LOOK, OCCASION, product, STAMP } from './look.testing';
-import { fitLook, inOrder, laidInPhase, PHASES, SCULPTED, type Look, type LookStep, type Step } from '.';
+import {
+  fitLook,
+  inOrder,
+  laidInPhase,
+  PHASES,
+  relaid,
+  SCULPTED,
+  substituteInChart,
+  type Look,
+  type LookStep,
+  type Step,
+} from '.';
 
 type Role = LookStep['role'];
 const POWDERS: readonly Texture[] = ['pressed', 'loose'];
@@ -81,6 +92,63 @@ test('a fit lays what its kit has in powder after what sets the face, also where
   expect(orderWith('pressed', 'loose')).toEqual(['powder', 'blush', 'highlight']);
   const under = { ...look.schools, contour: 'under base' as const };
   expect(orderWith('pressed', 'cream', under)).toEqual(['highlight', 'powder', 'blush']);
+});
+
+describe('a chart whose colour becomes powder, or cream again', () => {
+  const kit = (blush: Texture) =>
+    kitOf(
+      product(81, 'blush', [58, 28, 16], { texture: blush }),
+      product(82, 'highlight', [80, 6, 14], { texture: 'cream' }),
+      product(83, 'powder', null, { texture: 'loose' }),
+    );
+  const { chart } = fitLook(look, client(), kit('cream'), OCCASION, STAMP);
+  const blush = chart.steps.find((s) => s.role === 'blush')!;
+  const withBlush = (...laid: readonly Laid[]): typeof chart => ({
+    ...chart,
+    steps: chart.steps.map((s) => (s === blush ? { ...s, use: used(...laid) } : s)),
+  });
+  const roles = (of: typeof chart): string[] => of.steps.map((s) => s.role);
+
+  test('is laid where its phase comes now, and only then moves', () => {
+    expect(roles(chart)).toEqual(['blush', 'highlight', 'powder']);
+    const powdered = relaid(chart, withBlush(['pressed', 1]));
+    expect(roles(powdered)).toEqual(['highlight', 'powder', 'blush']);
+    expect(powdered.steps.at(-1)).toEqual({ ...blush, use: used(['pressed', 1]) });
+    // Back among the creams, the last of them.
+    expect(
+      roles(
+        relaid(powdered, { ...powdered, steps: powdered.steps.map((s) => (s.id === blush.id ? blush : s)) }),
+      ),
+    ).toEqual(['highlight', 'blush', 'powder']);
+    for (const same of [
+      ['stick', 2],
+      ['liquid', 1],
+    ] as const)
+      expect(relaid(chart, withBlush(same))).toEqual(withBlush(same));
+  });
+
+  test('stays where it is without a product, and where somebody put it by hand', () => {
+    expect(relaid(chart, withBlush())).toEqual(withBlush());
+    const byHand = { ...chart, steps: [...chart.steps].reverse() };
+    expect(relaid(byHand, byHand)).toEqual(byHand);
+    const added = {
+      ...chart,
+      steps: [...chart.steps, { ...blush, id: STAMP.id, use: used(['pressed', 1]) }],
+    };
+    expect(relaid(chart, added)).toEqual(added);
+  });
+
+  test('by a substitute', () => {
+    const pressed = product(91, 'blush', [58, 28, 16], { texture: 'pressed' });
+    const [unit] = kitOf(pressed).units;
+    const instead = {
+      parts: [{ product: pressed, unit: unit!, pumps: 1 }],
+      doseFactor: 1,
+    };
+    const next = substituteInChart(chart, blush.use[0]!.product.id, instead)!;
+    expect(roles(next)).toEqual(['highlight', 'powder', 'blush']);
+    expect(next.steps.at(-1)!.use[0]!.product.id).toBe(pressed.id);
+  });
 });
 
 test('cream stirred with powder comes last among creams', () => {

@@ -1,6 +1,7 @@
 import { excludedBecause, type LaidWhere, type Substitute } from '../shade';
 import { productName, snapshotOf, type Kit } from '../kit';
 import { MOST_DOSE, MOST_IN_A_STEP, type Chart, type Step, type Use } from './document';
+import { relaid } from './editSteps';
 import { contextOf } from './studioContext';
 
 type Instead = Pick<Substitute, 'parts' | 'doseFactor'>;
@@ -55,13 +56,14 @@ export function substituteRefused(
   return null;
 }
 
-/** The chart with a product replaced in every step that uses it; null when none does. */
-export function substituteInChart(chart: Chart, productId: string, substitute: Substitute): Chart | null {
+/**
+ * The chart with a product replaced in every step that uses it, powder for cream laid where powder is; null
+ * when none does.
+ */
+export function substituteInChart(chart: Chart, productId: string, substitute: Instead): Chart | null {
   const replaces = (use: Use): boolean => use.product.id === productId;
   const uses = (step: Step): boolean => step.use.some(replaces);
   if (!chart.steps.some(uses)) return null;
-  return {
-    ...chart,
-    steps: chart.steps.map((step) => (uses(step) ? substituted(step, replaces, substitute) : step)),
-  };
+  const steps = chart.steps.map((step) => (uses(step) ? substituted(step, replaces, substitute) : step));
+  return relaid(chart, { ...chart, steps });
 }

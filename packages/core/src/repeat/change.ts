@@ -4,6 +4,7 @@ import {
   colourOfUse,
   inAmountAsked,
   layingRank,
+  relaid,
   MOST_DOSE,
   orderedSteps,
   productsInWords,
@@ -92,7 +93,10 @@ export const NO_SIDE: RefitSide = { words: '', lab: null, deltaE: null };
 export function taken(chart: Chart, part: RefitPart): Chart {
   switch (part.of) {
     case 'step':
-      return { ...chart, steps: chart.steps.map((s) => (s.id === part.stepId ? { ...s, ...part.set } : s)) };
+      return relaid(chart, {
+        ...chart,
+        steps: chart.steps.map((s) => (s.id === part.stepId ? { ...s, ...part.set } : s)),
+      });
     case 'amount':
       return {
         ...chart,
@@ -108,7 +112,10 @@ export function taken(chart: Chart, part: RefitPart): Chart {
       if (set === null) return taken(noted, { of: 'left out', stepId: part.stepId });
       // In the amount that is asked then, of whatever it is done with by then.
       const asked = (s: Step): Step => inAmountAsked(s, { ...s, ...set }, chart.client);
-      return { ...noted, steps: noted.steps.map((s) => (s.id === part.stepId ? asked(s) : s)) };
+      return relaid(noted, {
+        ...noted,
+        steps: noted.steps.map((s) => (s.id === part.stepId ? asked(s) : s)),
+      });
     }
     case 'added': {
       const rank = layingRank(chart.schools);
