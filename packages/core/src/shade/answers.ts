@@ -54,7 +54,7 @@ export type ShadeAnswer = {
 
 /** What to do where the kit has nothing that does it. */
 export type StepGap = {
-  /** 'Nothing in the kit does this: …', with how far the nearest is. */
+  /** 'Lid: nothing in the kit does this. …', with how far the nearest is. */
   readonly words: string;
   readonly nearest: ShadeAnswer | null;
   /** What stirred into the nearest would do it; null where no mix is thinkable. */

@@ -115,7 +115,7 @@ export function gapOf({
           passedOver,
         )` ${passedOver} more at hand has no colour read: read first.| ${passedOver} more at hand have no colour read: read first.`
       : '';
-  const what = ask.title ? ask.title.toLowerCase() : msg`this ${kind}`;
+  const what = ask.title ?? msg`This ${kind}`;
   if (unread.length > 0) {
     const [only, ...others] = unread;
     const whose =
@@ -123,7 +123,7 @@ export function gapOf({
         ? msg`${productName(only!)} has no colour read`
         : msg`none of ${unread.length} at hand has its colour read`;
     return {
-      words: msg`${ask.title ?? msg`This ${kind}`}: ${whose}, so nobody can say what suits. Read ${others.length === 0 ? msg`its pan` : msg`their pans`}, or choose by eye.`,
+      words: msg`${what}: ${whose}, so nobody can say what suits. Read ${others.length === 0 ? msg`its pan` : msg`their pans`}, or choose by eye.`,
       nearest: null,
       mixNeeds: null,
       buy: null,
@@ -136,7 +136,7 @@ export function gapOf({
       ? msg` The nearest at hand, ${nearest.parts.map((p) => productName(p.product)).join(msg` with `)}, ${nearest.misses[0]!.words}.`
       : '';
     return {
-      words: msg`Nothing at hand does this: ${what} wants ${wanted}, which is in no case.${instead}`,
+      words: msg`${what}: nothing at hand does this. It wants ${wanted}, which is in no case.${instead}`,
       nearest: nearest ?? null,
       mixNeeds: null,
       buy: wanted,
@@ -145,7 +145,7 @@ export function gapOf({
   }
   if (!nearest)
     return {
-      words: msg`Nothing in the kit suits ${what}: no ${kind} can be used${ruledOut.length > 0 ? `: ${reasonsInWords(ruledOut)}` : ''}. Choose something or leave it out.`,
+      words: msg`${what}: no ${kind} of the kit can be used${ruledOut.length > 0 ? `: ${reasonsInWords(ruledOut)}` : ''}. Choose something or leave it out.`,
       nearest: null,
       mixNeeds: null,
       buy: `${some(ask.wants.kinds, finish)}${target ? `, ${colourToBuy(target, ask.role)}` : ''}${free}`,
@@ -157,7 +157,7 @@ export function gapOf({
   const other = nearest.lab && target ? opposite(target, nearest.lab, ask.wants.kinds[0]!) : null;
   const mixable = other !== null && isMixable(ask);
   return {
-    words: msg`Nothing in the kit does this: ${what} has no ${kind} in range. The nearest, ${name}, ${miss.words}.${more}`,
+    words: msg`${what}: nothing in the kit does this. The nearest, ${name}, ${miss.words}.${more}`,
     nearest,
     mixNeeds: mixable ? msg`${name} half and half with one ${colourToBuy(other, ask.role)}` : null,
     buy: `${some(ask.wants.kinds, finish)}, ${colourToBuy(asks, ask.role)}${free}`,
