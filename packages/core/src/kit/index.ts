@@ -7,6 +7,7 @@ export {
   isWet,
   MEASURES,
   PRODUCT_KINDS,
+  mayBeStirred,
   needsShade,
   productName,
   shadeName,
@@ -36,7 +37,7 @@ export {
   waterproofTold,
 } from './properties';
 export { amountTold, type AmountTold } from './amountTold';
-export { finishTold, forEyesTold, kindsTold, textureTold } from './kindWords';
+export { clearTold, finishTold, forEyesTold, kindsTold, textureTold } from './kindWords';
 export { CALLED_ALSO, productFinder } from './findProducts';
 export { simulatedPan } from './simulatedPan';
 export { usualForm, type UsualForm } from './usualForm';

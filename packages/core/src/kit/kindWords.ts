@@ -111,6 +111,10 @@ export function finishTold(words: string): Finish | null {
   );
 }
 
+/** Whether a name says that a powder has no colour of its own: 'translucent'. */
+export const clearTold = (words: string): boolean =>
+  /\b(translucent|transparent|clear|colou?rless|invisible|no[ -]colou?r)\b/.test(plain(words));
+
 /** Whether a name says that it is, or may not be, for the eyes; null where it says neither. */
 export function forEyesTold(words: string): boolean | null {
   const text = plain(words);

@@ -163,6 +163,13 @@ const WITHOUT_SHADE: readonly ProductKind[] = ['prep', 'primer', 'spray', 'masca
 /** Whether products of a kind are told apart by their shades: a moisturiser comes in none. */
 export const needsShade = (kind: ProductKind): boolean => !WITHOUT_SHADE.includes(kind);
 
+/** Whether two may be stirred together: families agree, and nothing pressed is scraped into what is wet. */
+export function mayBeStirred(a: Stirred, b: Stirred): boolean {
+  const scraped = (one: Stirred, other: Stirred): boolean => one.texture === 'pressed' && isWet(other);
+  return familiesAgree(a.family, b.family) && !scraped(a, b) && !scraped(b, a);
+}
+type Stirred = Pick<Product, 'family' | 'texture' | 'kind'>;
+
 /**
  * Whether two families may be stirred together or laid over each other wet: like meets like, oil meets wax.
  */

@@ -4,7 +4,9 @@ import type { Chart, Step } from '../look';
 import { reviewChart } from '.';
 import {
   added,
+  DEEP,
   extra,
+  FAIR,
   KIT,
   onSkin,
   other,
@@ -823,4 +825,15 @@ describe('powder before what sets the face', () => {
     expect(titles.indexOf('Blush')).toBe(titles.indexOf('Powder') + 1);
     expect(reviewChart(mended, kit).map(({ rule }) => rule)).not.toContain('powder-before-set');
   });
+});
+
+test('a clear powder is seen all the same: nothing on light skin, ash on deep skin', () => {
+  const clear = { lab: null, line: 'Cloth', shade: 'translucent', texture: 'loose' } as const;
+  const set = (skin: Lab, more: Partial<Product> = {}): Scene =>
+    other('powder', { ...clear, ...more }, {}, onSkin(skin));
+  expect(speaks('ashy-powder', set(FAIR))).toBe(false);
+  expect(speaks('ashy-powder', set(SKIN))).toBe(false);
+  expect(speaks('ashy-powder', set(DEEP))).toBe(true);
+  // Of what colour one is that says nothing nobody knows.
+  expect(speaks('ashy-powder', set(DEEP, { shade: 'N2' }))).toBe(false);
 });

@@ -28,9 +28,11 @@ import {
 import { msg } from '../messages';
 import {
   askedSteps,
+  asLaid,
   dayOf,
   faceColour,
   impossibleBecause,
+  isClear,
   missesOf,
   setAside,
   shadeRoleOf,
@@ -197,14 +199,17 @@ export function reviewed(
   const over = (ground: Lab, step: Step): Lab | null => shownOfStep(step, ground);
   const misses = remembered((step: Step): readonly { role: ShadeRole; miss: Miss }[] => {
     const role = shadeRoleOf(step);
-    const own = colour(step).lab;
+    // A clear powder has no colour, and is seen all the same.
+    const laid = { ...step, use: step.use.map((u) => ({ ...u, product: asLaid(u.product) })) };
+    const own =
+      colour(step).lab ?? (step.use.every((u) => isClear(u.product)) ? colourOfUse(laid.use) : null);
     if (!role || !wearer || !own || step.use.length === 0) return [];
     const lead = step.use.reduce((a, b) =>
       b.parts * b.product.mgPerMeasure > a.parts * a.product.mgPerMeasure ? b : a,
     ).product;
     return missesOf(
       role,
-      { own, shown: over(wearer.skin, step) ?? own, finish: lead.finish },
+      { own, shown: over(wearer.skin, laid) ?? own, finish: lead.finish },
       wearer,
       'find',
       askedSteps(step),

@@ -153,14 +153,14 @@ export function gapOf({
     };
   const miss = nearest.misses[0]!;
   const name = nearest.parts.map((p) => productName(p.product)).join(msg` with `);
-  const asks = target ? target : nearest.lab!;
+  const asks = target ?? nearest.lab;
   const other = nearest.lab && target ? opposite(target, nearest.lab, ask.wants.kinds[0]!) : null;
   const mixable = other !== null && isMixable(ask);
   return {
     words: msg`${what}: nothing in the kit does this. The nearest, ${name}, ${miss.words}.${more}`,
     nearest,
     mixNeeds: mixable ? msg`${name} half and half with one ${colourToBuy(other, ask.role)}` : null,
-    buy: `${some(ask.wants.kinds, finish)}, ${colourToBuy(asks, ask.role)}${free}`,
+    buy: `${some(ask.wants.kinds, finish)}${asks ? `, ${colourToBuy(asks, ask.role)}` : ''}${free}`,
     unread: 0,
   };
 }

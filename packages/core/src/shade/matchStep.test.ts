@@ -47,7 +47,8 @@ test('whatever the kit and skin: what is proposed keeps its range, costs what it
         answers.map((a) => a.cost),
       );
       expect(gap === null).toBe(answers.some(isOwned));
-      if (gap) expect([/^[A-Z][^:]*: (nothing|no )/.test(gap.words), gap.buy!.length > 0]).toEqual([true, true]);
+      if (gap)
+        expect([/^[A-Z][^:]*: (nothing|no )/.test(gap.words), gap.buy!.length > 0]).toEqual([true, true]);
     }),
     { numRuns: 60 },
   );

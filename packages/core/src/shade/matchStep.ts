@@ -15,6 +15,7 @@ import { propertiesOf, smallestMg, type Product } from '../kit';
 import { messagesIn } from '../messages';
 import type { AnswerPart, CostPart, ShadeAnswer, StepMatch } from './answers';
 import { dayOf } from './day';
+import { asLaid, isClear } from './clearPowder';
 import { gapOf, isMixable } from './gap';
 import { isColoured, mixTableOf, type Coloured } from './mixTables';
 import { layOver, mixedOptics, opticsOf } from './optics';
@@ -44,6 +45,12 @@ const UNREAD: CostPart = messagesIn(['words'], {
   words: 'its colour is not read',
 });
 
+const AS_SKIN_ROUND_IT: CostPart = messagesIn(['words'], {
+  part: 'depth',
+  units: COST.asSkin,
+  words: 'as deep as the skin round it: it covers, and does not brighten',
+});
+
 /** Mixes looked at by their cost after the table has ranked them by colour. */
 const MIXES_JUDGED = 24;
 
@@ -65,6 +72,8 @@ export type StepJudge = {
   readonly need: Need;
   /** How a product or mix leaves the range of its role here; empty when it keeps it. */
   readonly misses: (members: Members, lab: Lab | null) => readonly Miss[];
+  /** Whether what was to brighten conceals as well, the skin's own depth. */
+  readonly matchesSkin: (members: Members, lab: Lab | null) => boolean;
   readonly judge: (members: Members, lab: Lab | null, deltaE?: number | null) => ShadeAnswer;
   /** An answer with what shows on her skin. */
   readonly seen: (answer: ShadeAnswer) => ShadeAnswer;
@@ -131,9 +140,10 @@ export function judgeFor(ask: ShadeAsk, context: ShadeContext): StepJudge {
   const byFilm = role !== null && !BY_OWN.includes(role);
   const shownOf = (members: Members, lab: Lab | null): Lab | null => {
     if (!ground || !lab || dose === 0) return lab;
-    const coloured = members.flatMap(({ product, measures }) =>
-      isColoured(product) ? [{ product, mg: measures * product.mgPerMeasure }] : [],
-    );
+    const coloured = members.flatMap(({ product, measures }) => {
+      const laid = asLaid(product);
+      return isColoured(laid) ? [{ product: laid, mg: measures * product.mgPerMeasure }] : [];
+    });
     return coloured.length === 0
       ? lab
       : labUnder(
@@ -145,16 +155,25 @@ export function judgeFor(ask: ShadeAsk, context: ShadeContext): StepJudge {
           'D65',
         );
   };
-  const missesIn = (members: Members, lab: Lab | null, shown: Lab | null): readonly Miss[] =>
-    role && wearer && lab && shown
-      ? missesOf(role, { own: lab, shown, finish: leadOf(members).finish }, wearer, 'propose', asked)
+  const missesAs = (
+    of: ShadeRole | null,
+    members: Members,
+    lab: Lab | null,
+    shown: Lab | null,
+  ): readonly Miss[] =>
+    of && wearer && lab && shown
+      ? missesOf(of, { own: lab, shown, finish: leadOf(members).finish }, wearer, 'propose', asked)
       : [];
+  const missesIn = (members: Members, lab: Lab | null, shown: Lab | null): readonly Miss[] =>
+    missesAs(role, members, lab, shown);
   return {
     role,
     target,
     wearer,
     need,
     misses: (members, lab) => missesIn(members, lab, byFilm ? shownOf(members, lab) : lab),
+    matchesSkin: (members, lab) =>
+      role === 'brighten' && missesAs('cover', members, lab, shownOf(members, lab)).length === 0,
     seen: (answer) => {
       if (byFilm) return answer;
       const shown = shownOf(answer.parts, answer.lab);
@@ -168,6 +187,7 @@ export function judgeFor(ask: ShadeAsk, context: ShadeContext): StepJudge {
       };
     },
     judge: (members, lab, given) => {
+      const clear = members.every(({ product }) => isClear(product));
       const deltaE = given !== undefined ? given : target && lab ? deltaE2000(target, lab) : null;
       // Where the film decides nothing it is worked out for the answers alone, by `seen`.
       const shown = byFilm ? shownOf(members, lab) : lab;
@@ -192,9 +212,9 @@ export function judgeFor(ask: ShadeAsk, context: ShadeContext): StepJudge {
       ];
       return {
         parts,
-        lab,
+        lab: clear ? null : lab,
         shown,
-        deltaE,
+        deltaE: clear ? null : deltaE,
         steps,
         need,
         madeMg,
@@ -227,20 +247,28 @@ export function matchStep(ask: ShadeAsk, context: ShadeContext, options: MatchSt
   const { role, target, need, judge } = stepJudge;
   // A step that asks for a colour takes nothing without one while there is something with.
   const seen =
-    target !== null && usable.some((p) => p.lab !== null) ? usable.filter((p) => p.lab !== null) : usable;
+    target !== null && usable.some((p) => p.lab !== null)
+      ? usable.filter((p) => p.lab !== null || isClear(p))
+      : usable;
   const measured = seen.map((product) => ({
     product,
     measures: need.takenMg > 0 ? measuresToCover(product, need.takenMg) : 1,
   }));
-  const kept = measured.filter((member) => stepJudge.misses([member], member.product.lab).length === 0);
-  const inRange = kept.map((member) => judge([member], member.product.lab)).sort(byCost);
+  const labOf = ({ product }: (typeof measured)[number]): Lab | null => asLaid(product).lab;
+  const kept = measured.filter((member) => stepJudge.misses([member], labOf(member)).length === 0);
+  const inRange = kept.map((member) => judge([member], labOf(member))).sort(byCost);
   const wantsMixes =
     target !== null &&
     (ask.wants.mix === true || (!inRange.some(isOwned) && role !== null && isMixable(ask)));
   const mixes = wantsMixes ? worthStirring(mixesOf(ask, usable, context, stepJudge, target), inRange) : [];
   // The best of both kinds is always among them: a single bottle is quicker, a mix often nearer.
   const stirred = mixes.slice(0, Math.ceil(count / 2));
-  const answers = [...inRange.slice(0, count - stirred.length), ...stirred].sort(byCost);
+  const asked = [...inRange.slice(0, count - stirred.length), ...stirred].sort(byCost);
+  // What is dark is covered by the skin's own depth; lighter only brightens.
+  const matching = asked.some(isOwned)
+    ? []
+    : measured.filter((m) => !kept.includes(m) && stepJudge.matchesSkin([m], labOf(m)));
+  const answers = [...asked, ...matching.map((m) => asSkinRoundIt(judge([m], labOf(m))))].sort(byCost);
   const unread = answers.filter((a) => isOwned(a) && a.parts.some(({ product }) => isUnread(product)));
   const guess = wouldGuess(
     unread.map(({ parts }) => parts[0]!.product),
@@ -252,8 +280,8 @@ export function matchStep(ask: ShadeAsk, context: ShadeContext, options: MatchSt
   const outside =
     isGap || options.outside === true
       ? measured
-          .filter((member) => !kept.includes(member))
-          .map((member) => judge([member], member.product.lab))
+          .filter((member) => !kept.includes(member) && !matching.includes(member))
+          .map((member) => judge([member], labOf(member)))
           .sort((a, b) => overall(a) - overall(b) || a.cost - b.cost)
       : [];
   return {
@@ -282,6 +310,13 @@ export function matchStep(ask: ShadeAsk, context: ShadeContext, options: MatchSt
       : null,
   };
 }
+
+const asSkinRoundIt = (answer: ShadeAnswer): ShadeAnswer => ({
+  ...answer,
+  cost: answer.cost + AS_SKIN_ROUND_IT.units,
+  costs: [AS_SKIN_ROUND_IT, ...answer.costs],
+  misses: [],
+});
 
 /** What has to be bought first comes after all that is at hand. */
 const byCost = (a: ShadeAnswer, b: ShadeAnswer): number =>

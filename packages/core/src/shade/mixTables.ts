@@ -1,5 +1,5 @@
 import { buildMixTable, type Mixable, type MixTable } from '../colour';
-import { familiesAgree, type Product } from '../kit';
+import { mayBeStirred, type Product } from '../kit';
 
 /** A product that has a colour. */
 export type Coloured = Product & { readonly lab: NonNullable<Product['lab']> };
@@ -21,7 +21,7 @@ const KEPT = 4;
 const kept = new Map<string, MixTable>();
 
 /**
- * Every mix of these products that their families allow, adjusters never alone and never more than a third.
+ * Every mix of these products that may be stirred, adjusters never alone and never more than a third.
  * The same products give the same table again without work, however the list came here; a change of colour,
  * strength or measure gives a new one.
  */
@@ -32,13 +32,13 @@ export function mixTableOf(
 ): MixTable {
   const key = JSON.stringify([
     maxProducts,
-    products.map((p) => [p.id, p.lab, p.tintingStrength, p.mgPerMeasure, p.family, p.kind]),
+    products.map((p) => [p.id, p.lab, p.tintingStrength, p.mgPerMeasure, p.family, p.texture, p.kind]),
   ]);
   let table = kept.get(key);
   kept.delete(key);
   table ??= buildMixTable(products.map(mixableOf), {
     maxProducts,
-    mayMix: (i, j) => familiesAgree(products[i]!.family, products[j]!.family),
+    mayMix: (i, j) => mayBeStirred(products[i]!, products[j]!),
     mayLead: (i) => products[i]!.kind !== 'adjuster',
     leastLed: LEAST_BASE,
     onProgress,

@@ -37,6 +37,7 @@ export const COST = {
   depth: 1.6,
   flash: 3,
   unread: 4,
+  /** A concealer that was to brighten and matches. */ asSkin: 2,
 } as const;
 
 /**
@@ -155,7 +156,13 @@ export function productCosts(product: Product, ask: ShadeAsk, context: ShadeCont
           },
         ]),
     ...(ask.phase === 'sculpt' && !textures && (product.texture === 'pressed' || product.texture === 'loose')
-      ? [{ part: 'texture' as const, units: COST.powderEarly, words: msg`a powder: it goes on when the face is set` }]
+      ? [
+          {
+            part: 'texture' as const,
+            units: COST.powderEarly,
+            words: msg`a powder: it goes on when the face is set`,
+          },
+        ]
       : []),
     // An adjuster is a drop in what covers.
     ...(product.kind === 'adjuster' ? [] : [...coverageCosts(product, ask), ...familyCosts(product, ask)]),
