@@ -1,9 +1,11 @@
 import { useState } from 'react';
 import {
   guestOfClient,
+  listed,
   msg,
   newGuest,
   plural,
+  speaksOfCare,
   withFaceMinutes,
   type Guest,
   type PastedGuest,
@@ -66,6 +68,7 @@ export function PeoplePanel({ work }: { readonly work: PartyWork }) {
   const unlike = plan.guests.filter((guest) => minutesOf(guest) !== guest.faceMinutes);
   const takeMinutes = (): Promise<boolean> =>
     withGuests(plan.guests.map((guest) => withFaceMinutes(guest, minutesOf(guest))));
+  const unminded = plan.guests.filter((guest) => guest.clientId === null && speaksOfCare(guest.notes));
   const unread = plan.guests.filter((guest) => guest.clientId !== null && chartOf(guest) === null);
   return (
     <Column gap="$3">
@@ -101,6 +104,9 @@ export function PeoplePanel({ work }: { readonly work: PartyWork }) {
             ))}
         </Column>
       )}
+      {unminded.length > 0 ? (
+        <Body color="$weld">{msg`▲ ${listed(unminded.map((guest) => guest.name))}: what is noted of allergies, skin or eyes is minded only of a client. Add them as one and write it down there.`}</Body>
+      ) : null}
       {failure && !open && !pasting && !picking ? (
         <Body role="alert" color="$madder">{`▲ ${failure}`}</Body>
       ) : null}

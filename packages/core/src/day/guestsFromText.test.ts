@@ -111,6 +111,12 @@ const LINES: readonly Told[] = [
   ['Ada hair', 'Ada', 'guest', null, null, 40],
   ['Ada makeup', 'Ada'],
   ['Ada H&MU', 'Ada', 'guest', null, null, 40],
+  // Mu is a name, and written so it is nobody’s make-up.
+  ['Chen Mu, bride', 'Chen Mu', 'star'],
+  ['Mu', 'Mu'],
+  ['Mu, mu', 'Mu'],
+  ['Chen Mu 45 min', 'Chen Mu', 'guest', null, 45],
+  ['Chen MU 45', 'Chen', 'guest', null, 45],
   ['Cass   hair & mu', 'Cass', 'guest', null, null, 40],
   // What else is said of them.
   ['Ada, sometime', 'Ada', 'guest', null, null, null, 'sometime'],

@@ -130,7 +130,7 @@ function guestOf(text: string, more: string): PastedGuest | string {
   };
 }
 
-/** Somebody else's name, or a time or minutes that are none: to be put right, and no note. */
+/** What may be somebody else's name, or a time or minutes that are none: to be put right, and no note. */
 const MAY_BE_ASKED =
   /^\p{Lu}[\p{L}'’-]*(?: \p{Lu}[\p{L}'’-]*){0,2}$|^\d{1,2}[:.h]\d*|^\d{1,3} ?[ap]m$|^\d+$/u;
 
@@ -152,6 +152,8 @@ function noName(name: string): string | null {
 }
 
 const FACE = 'face|make-?\\s?up|mua|mup?';
+/** So written it is a name. */
+const IS_NAME = /(?:^|\s)Mu[ap]?(?=\s|$)/;
 const MINUTES = 'minutes?|mins?|m';
 
 /** Takes out what matches and `found` takes. */
@@ -168,6 +170,7 @@ function take(line: Line, pattern: RegExp, found: (match: RegExpExecArray) => bo
 
 function takeMinutes(line: Line): void {
   const set = (what: string | undefined, minutes: number): boolean => {
+    if (what !== undefined && IS_NAME.test(what)) return false;
     if (what !== undefined && /^hair/i.test(what)) line.hair = minutes;
     else line.face = minutes;
     return true;
@@ -265,6 +268,6 @@ function takeServices(line: Line): void {
   take(
     line,
     new RegExp(`(^|[,;\\t(|/]|\\s[-–—]|\\s)\\s*(?:${FACE})\\s*(?=$|[,;\\t)|/]|\\s[-–—]\\s)`, 'gi'),
-    () => true,
+    ([told]) => !IS_NAME.test(told),
   );
 }
