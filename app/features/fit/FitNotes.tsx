@@ -24,10 +24,14 @@ export function FitNotes({ chart, notes }: { readonly chart: Chart; readonly not
       <Line justifyContent="space-between" flexWrap="nowrap">
         {open ? <View flex={1} /> : <Body flex={1} color="$weld" numberOfLines={2}>{`▲ ${first}`}</Body>}
         <Button
-          label={open ? msg`Close what the fit says` : msg`All ${notes.length} things the fit says`}
+          label={
+            open
+              ? msg`Close what the fit says`
+              : plural(notes.length)`All that the fit says|All ${notes.length} things the fit says`
+          }
           onPress={() => setOpen((o) => !o)}
         >
-          {open ? msg`Close` : msg`All ${notes.length}`}
+          {open ? msg`Close` : plural(notes.length)`All of it|All ${notes.length}`}
         </Button>
       </Line>
       {open ? all : null}
