@@ -829,11 +829,13 @@ describe('powder before what sets the face', () => {
 
 test('a clear powder is seen all the same: nothing on light skin, ash on deep skin', () => {
   const clear = { lab: null, line: 'Cloth', shade: 'translucent', texture: 'loose' } as const;
-  const set = (skin: Lab, more: Partial<Product> = {}): Scene =>
-    other('powder', { ...clear, ...more }, {}, onSkin(skin));
+  const set = (skin: Lab, more: Partial<Product> = {}, doseMgPerCm2 = 0.5): Scene =>
+    other('powder', { ...clear, ...more }, { doseMgPerCm2 }, onSkin(skin));
   expect(speaks('ashy-powder', set(FAIR))).toBe(false);
   expect(speaks('ashy-powder', set(SKIN))).toBe(false);
   expect(speaks('ashy-powder', set(DEEP))).toBe(true);
+  // A breath of it is not seen.
+  expect(speaks('ashy-powder', set(DEEP, {}, 0.1))).toBe(false);
   // Of what colour one is that says nothing nobody knows.
   expect(speaks('ashy-powder', set(DEEP, { shade: 'N2' }))).toBe(false);
 });

@@ -36,6 +36,7 @@ import {
   missesOf,
   setAside,
   shadeRoleOf,
+  shareSeen,
   skinTarget,
   type Day,
   type Miss,
@@ -200,16 +201,22 @@ export function reviewed(
   const misses = remembered((step: Step): readonly { role: ShadeRole; miss: Miss }[] => {
     const role = shadeRoleOf(step);
     // A clear powder has no colour, and is seen all the same.
-    const laid = { ...step, use: step.use.map((u) => ({ ...u, product: asLaid(u.product) })) };
-    const own =
-      colour(step).lab ?? (step.use.every((u) => isClear(u.product)) ? colourOfUse(laid.use) : null);
-    if (!role || !wearer || !own || step.use.length === 0) return [];
+    const laid = {
+      ...step,
+      doseMgPerCm2: step.doseMgPerCm2 * shareSeen(step.use.map((u) => u.product)),
+      use: step.use.map((u) => ({ ...u, product: asLaid(u.product) })),
+    };
+    if (!role || !wearer || step.use.length === 0) return [];
+    const clear = step.use.every((u) => isClear(u.product));
+    const shown = over(wearer.skin, laid);
+    const own = clear ? shown : colour(step).lab;
+    if (!own) return [];
     const lead = step.use.reduce((a, b) =>
       b.parts * b.product.mgPerMeasure > a.parts * a.product.mgPerMeasure ? b : a,
     ).product;
     return missesOf(
       role,
-      { own, shown: over(wearer.skin, laid) ?? own, finish: lead.finish },
+      { own, shown: shown ?? own, finish: lead.finish },
       wearer,
       'find',
       askedSteps(step),

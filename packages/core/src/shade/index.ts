@@ -120,5 +120,5 @@ export {
 export { needsSubstitute, substitute, type Substitute, type SubstituteOptions } from './substitute';
 export { identifyPan, type PanGuess, type PanIdentification } from './identifyPan';
 export { GAP_FROM, shadeMap, type ShadeGap, type ShadeMap, type ShadePoint } from './shadeMap';
-export { asLaid, isClear } from './clearPowder';
+export { asLaid, isClear, shareSeen } from './clearPowder';
 export { isUnread } from './unread';

@@ -15,7 +15,7 @@ import { propertiesOf, smallestMg, type Product } from '../kit';
 import { messagesIn } from '../messages';
 import type { AnswerPart, CostPart, ShadeAnswer, StepMatch } from './answers';
 import { dayOf } from './day';
-import { asLaid, isClear } from './clearPowder';
+import { asLaid, isClear, shareSeen } from './clearPowder';
 import { gapOf, isMixable } from './gap';
 import { isColoured, mixTableOf, type Coloured } from './mixTables';
 import { layOver, mixedOptics, opticsOf } from './optics';
@@ -72,7 +72,7 @@ export type StepJudge = {
   readonly need: Need;
   /** How a product or mix leaves the range of its role here; empty when it keeps it. */
   readonly misses: (members: Members, lab: Lab | null) => readonly Miss[];
-  /** Whether what was to brighten conceals as well, the skin's own depth. */
+  /** Whether a concealer that was to brighten covers all the same, as deep as the skin. */
   readonly matchesSkin: (members: Members, lab: Lab | null) => boolean;
   readonly judge: (members: Members, lab: Lab | null, deltaE?: number | null) => ShadeAnswer;
   /** An answer with what shows on her skin. */
@@ -150,7 +150,7 @@ export function judgeFor(ask: ShadeAsk, context: ShadeContext): StepJudge {
           layOver(
             ground,
             coloured.length === 1 ? opticsOf(coloured[0]!.product) : mixedOptics(coloured),
-            dose,
+            dose * shareSeen(members.map(({ product }) => product)),
           ),
           'D65',
         );
@@ -162,7 +162,13 @@ export function judgeFor(ask: ShadeAsk, context: ShadeContext): StepJudge {
     shown: Lab | null,
   ): readonly Miss[] =>
     of && wearer && lab && shown
-      ? missesOf(of, { own: lab, shown, finish: leadOf(members).finish }, wearer, 'propose', asked)
+      ? missesOf(
+          of,
+          { own: isAllClear(members) ? shown : lab, shown, finish: leadOf(members).finish },
+          wearer,
+          'propose',
+          asked,
+        )
       : [];
   const missesIn = (members: Members, lab: Lab | null, shown: Lab | null): readonly Miss[] =>
     missesAs(role, members, lab, shown);
@@ -173,7 +179,9 @@ export function judgeFor(ask: ShadeAsk, context: ShadeContext): StepJudge {
     need,
     misses: (members, lab) => missesIn(members, lab, byFilm ? shownOf(members, lab) : lab),
     matchesSkin: (members, lab) =>
-      role === 'brighten' && missesAs('cover', members, lab, shownOf(members, lab)).length === 0,
+      role === 'brighten' &&
+      ask.role === 'conceal' &&
+      missesAs('cover', members, lab, shownOf(members, lab)).length === 0,
     seen: (answer) => {
       if (byFilm) return answer;
       const shown = shownOf(answer.parts, answer.lab);
@@ -187,7 +195,7 @@ export function judgeFor(ask: ShadeAsk, context: ShadeContext): StepJudge {
       };
     },
     judge: (members, lab, given) => {
-      const clear = members.every(({ product }) => isClear(product));
+      const clear = isAllClear(members);
       const deltaE = given !== undefined ? given : target && lab ? deltaE2000(target, lab) : null;
       // Where the film decides nothing it is worked out for the answers alone, by `seen`.
       const shown = byFilm ? shownOf(members, lab) : lab;
@@ -225,6 +233,9 @@ export function judgeFor(ask: ShadeAsk, context: ShadeContext): StepJudge {
     },
   };
 }
+
+/** In the pan a clear powder is white, and says nothing of what is seen. */
+const isAllClear = (members: Members): boolean => members.every(({ product }) => isClear(product));
 
 const leadOf = (members: readonly { readonly product: Product; readonly measures: number }[]): Product =>
   members.reduce((a, b) =>

@@ -48,7 +48,7 @@ describe('a powder without a colour', () => {
 
   test('sets light skin, where what has a colour does not suit, and is ash on deep skin', () => {
     const kit = [clear('translucent'), banana, cocoa];
-    for (const depth of [7, 8, 9])
+    for (const depth of [7, 8, 9, 10, 11])
       expect([depth, used(SET, skinAt(depth), ...kit)]).toEqual([depth, 'translucent']);
     for (const depth of [17, 18, 19, 20, 21]) {
       const { answers, gap, outside } = matchStep(SET, context(skinAt(depth), clear('translucent')));
@@ -112,6 +112,13 @@ describe('the one concealer of a case', () => {
     }
     for (const steps of [1, 2, -4])
       expect([steps, used(BRIGHTEN, skin, at(1, steps))]).toEqual([steps, null]);
+  });
+
+  test('is no light: that is lighter or left out', () => {
+    const light = { ...BRIGHTEN, role: 'highlight' as const };
+    for (const steps of [-0.1, 0, 0.2])
+      expect([steps, used(light, skin, at(1, steps))]).toEqual([steps, null]);
+    expect(used(light, skin, at(1, -1))).toBe('at -1');
   });
 
   test('is passed over for one that lightens, not for one that is in no case', () => {
