@@ -87,7 +87,7 @@ test('fitted again nothing with it is taken; what is left open says why, and wha
   await fitPlainCloth('2027-03-13');
   await step(/Take the shine/).click();
   const gap = page.getByRole('note', { name: 'Nothing in the kit does this' });
-  await gap.getByText(/no powder can be used: contains mica \(\d+ of \d+\)/).waitFor();
+  await gap.getByText(/no powder of the kit can be used: contains mica \(\d+ of \d+\)/).waitFor();
   await gap.getByText(/^To buy: a .*powder, .*free of .*latex glue, mica.*\.$/).waitFor();
   await save();
 });

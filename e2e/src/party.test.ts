@@ -14,15 +14,15 @@ const LIST = [
   'MOB Be Lund (11.30am) – hair 35',
   'Cy Orr, guest, 11:45',
   'Dot Orr, child, 12:10, face 15',
-  'no idea, what this is',
+  'no idea, Somebody Else',
 ].join('\n');
 
 test('a party from nothing to a proven plan on a phone', async () => {
   const { context, page, complaints } = await openAs(browser, 'artist', PHONE);
   await newParty(page, 'Brack wedding', LIST);
   // The line that was not understood stays to be put right; the others are there.
-  await page.getByText('▲ Line 1: "what this is" is neither a role').waitFor();
-  expect(await page.getByLabel('People, one a line').inputValue()).toBe('no idea, what this is');
+  await page.getByText('▲ Line 1: "Somebody Else" is neither a role').waitFor();
+  expect(await page.getByLabel('People, one a line').inputValue()).toBe('no idea, Somebody Else');
   await page.getByRole('button', { name: 'Close' }).click();
   await page.getByRole('button', { name: /Ada Morrow/ }).waitFor();
 

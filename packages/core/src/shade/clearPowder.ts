@@ -22,8 +22,8 @@ export const asLaid = <P extends Described>(product: P): P =>
 
 /**
  * How much of a film of these products is seen: of a clear powder two fifths, since its grains go clear on
- * skin. With the whole of it the layer model finds ash from medium skin on, where the trade sets with it every
- * day; so it is taken up to medium skin and found to be ash on deep skin.
+ * skin. With the whole of it the layer model finds ash from medium skin on, where the trade sets with it
+ * every day; so it is taken up to medium skin and found to be ash on deep skin.
  */
 export const shareSeen = (products: readonly Described[]): number =>
   products.length > 0 && products.every(isClear) ? 0.4 : 1;
