@@ -48,7 +48,7 @@ test('nothing to say says nothing; one short sentence is read at once', () => {
 
 test('more is one line of what the kit lacks, and all of it a touch away', () => {
   show(chartWith(['base'], ['powder'], []), 'Base: nothing.', 'Powder: nothing.', 'Something was moved.');
-  expect(screen.getByText('▲ The kit has nothing for 2 steps.')).toBeTruthy();
+  expect(screen.getByText('▲ 2 steps have no product.')).toBeTruthy();
   expect(screen.queryByText('▲ Something was moved.')).toBeNull();
   fireEvent.click(screen.getByRole('button', { name: 'All 3 things the fit says' }));
   for (const note of ['Base: nothing.', 'Powder: nothing.', 'Something was moved.'])

@@ -15,10 +15,7 @@ export function FitNotes({ chart, notes }: { readonly chart: Chart; readonly not
   const all = notes.map((note) => <Body key={note} color="$weld">{`▲ ${note}`}</Body>);
   if (notes.length === 1 && notes[0]!.length <= READ_AT_ONCE) return all;
   const gaps = withoutProduct(chart);
-  const first =
-    gaps > 0
-      ? plural(gaps)`The kit has nothing for one step.|The kit has nothing for ${gaps} steps.`
-      : notes[0]!;
+  const first = gaps > 0 ? plural(gaps)`One step has no product.|${gaps} steps have no product.` : notes[0]!;
   return (
     <Column gap="$2" role="group" aria-label={msg`What the fit says`}>
       <Line justifyContent="space-between" flexWrap="nowrap">

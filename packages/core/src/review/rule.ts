@@ -200,15 +200,10 @@ export function reviewed(
   const over = (ground: Lab, step: Step): Lab | null => shownOfStep(step, ground);
   const misses = remembered((step: Step): readonly { role: ShadeRole; miss: Miss }[] => {
     const role = shadeRoleOf(step);
-    // A clear powder has no colour, and is seen all the same.
-    const laid = {
-      ...step,
-      doseMgPerCm2: step.doseMgPerCm2 * shareSeen(step.use.map((u) => u.product)),
-      use: step.use.map((u) => ({ ...u, product: asLaid(u.product) })),
-    };
     if (!role || !wearer || step.use.length === 0) return [];
     const clear = step.use.every((u) => isClear(u.product));
-    const shown = over(wearer.skin, laid);
+    // A clear powder has no colour, and is seen all the same.
+    const shown = clear ? over(wearer.skin, seenOf(step)) : null;
     const own = clear ? shown : colour(step).lab;
     if (!own) return [];
     const lead = step.use.reduce((a, b) =>
@@ -216,7 +211,7 @@ export function reviewed(
     ).product;
     return missesOf(
       role,
-      { own, shown: shown ?? own, finish: lead.finish },
+      { own, shown: shown ?? over(wearer.skin, step) ?? own, finish: lead.finish },
       wearer,
       'find',
       askedSteps(step),
@@ -284,6 +279,13 @@ export function reviewed(
     },
   };
 }
+
+/** A step of clear powder as it is seen on skin. */
+const seenOf = (step: Step): Step => ({
+  ...step,
+  doseMgPerCm2: step.doseMgPerCm2 * shareSeen(step.use.map((u) => u.product)),
+  use: step.use.map((u) => ({ ...u, product: asLaid(u.product) })),
+});
 
 /** Share of a step's own place that another covers, 0 to 1. */
 export function shareOn(on: Reviewed, step: Step, other: Step): number {
