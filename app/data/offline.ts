@@ -11,6 +11,7 @@ const READ = 'toile-read';
 const LESSONS = 'toile-lessons';
 /** How many of the next visits are made ready to work without a network. */
 const VISITS_AHEAD = 8;
+const PARTIES_AHEAD = 1;
 
 /** So long a page has the network to itself before all the others are fetched to be kept, ms. */
 const PAGE_FIRST_MS = 2_000;
@@ -55,13 +56,14 @@ export function useOnline(): boolean {
   );
 }
 
-/** Reads the next visits' clients and charts, and the kit, so that they can be opened in a basement. */
+/** Reads the next visits' clients and charts, the next party, and the kit, so that they can be opened in a basement. */
 export function useDayOnHand(today: TodayAnswer | undefined): void {
   useEffect(() => {
     if (!today || !('serviceWorker' in navigator) || !navigator.onLine) return;
     let current = true;
     void navigator.serviceWorker.ready.then(async () => {
       const visits = today.visits.slice(0, VISITS_AHEAD);
+      const parties = today.parties.slice(0, PARTIES_AHEAD);
       const reads = [
         () => call('kit'),
         () => call('studioSettings'),
@@ -69,6 +71,10 @@ export function useDayOnHand(today: TodayAnswer | undefined): void {
         ...visits.flatMap(({ chartId }) =>
           chartId ? [() => call('chart', { params: { id: chartId } })] : [],
         ),
+        ...parties.flatMap(({ id }) => [
+          () => call('party', { params: { id } }),
+          () => call('partyLog', { params: { id } }),
+        ]),
       ];
       // One after the other: what is on screen comes first.
       for (const read of reads) if (current) await read().catch(() => undefined);

@@ -93,8 +93,36 @@ const CASES: readonly Case[] = [
     element: <TodayScreen />,
     waits: '/api/today',
     beside: { '/api/clients': [], '/api/kit': { products: [], units: [] } },
-    empty: { body: { date: DAY, visits: [], due: [] }, says: /Four steps lead to a first chart/ },
-    ready: { body: { date: DAY, visits: [visit], due: [] }, says: /Ilse Moor/ },
+    empty: {
+      body: { date: DAY, visits: [], parties: [], due: [] },
+      says: /Four steps lead to a first chart/,
+    },
+    ready: { body: { date: DAY, visits: [visit], parties: [], due: [] }, says: /Ilse Moor/ },
+  },
+  {
+    name: 'Today with a party and nobody booked',
+    element: <TodayScreen />,
+    waits: '/api/today',
+    beside: { '/api/clients': [], '/api/kit': { products: [], units: [] } },
+    ready: {
+      body: { date: DAY, visits: [], parties: [{ ...party, begins: '07:30' }], due: [] },
+      says: /07:30 Skerry wedding/,
+    },
+  },
+  {
+    name: 'Today with nothing booked and something due',
+    element: <TodayScreen />,
+    waits: '/api/today',
+    beside: { '/api/clients': [], '/api/kit': { products: [], units: [] } },
+    ready: {
+      body: {
+        date: DAY,
+        visits: [],
+        parties: [],
+        due: [{ kind: 'expired', words: 'Ordway Veil V1 is past its date', clientId: null }],
+      },
+      says: /Ordway Veil V1 is past its date/,
+    },
   },
   {
     name: 'Clients',

@@ -44,7 +44,6 @@ import { isChoice, reasonFor, summaryOf } from './repeat/repeatView';
 import { drawable, measurementsFrom, typedFrom } from './trace/traceView';
 import { dayAndDistance, dayInWords, howFar, tellDaysIn, todayText } from './words/dates';
 import { skinInWords, stepsInWords } from './words/colours';
-import { byDay } from './words/visits';
 import { fittingJobs } from '../workers/fittingJobs';
 
 const id = (n: number): string => `0190a000-0000-7000-8000-${String(n).padStart(12, '0')}`;
@@ -505,32 +504,5 @@ describe('words', () => {
     expect(rows.map((r) => r.fact)).toEqual(['until 2032-01', '▲ past its date', 'not owned']);
     expect(kitRows(kit, 'ordway s12', '2031-05-14').map((g) => g.kind)).toEqual(['lip colour']);
     expect(kitRows(kit, 'nothing', '2031-05-14')).toEqual([]);
-  });
-
-  test('visits come day by day', () => {
-    const visit = (date: string, n: number) => ({
-      id: id(n),
-      clientId: id(1),
-      clientName: 'Ilse',
-      kind: 'trial' as const,
-      date,
-      startsAt: '09:00',
-      readyBy: null,
-      place: '',
-      partyId: null,
-      chartId: null,
-      revision: 1,
-      state: 'booked' as const,
-      reason: '',
-      occasion: null,
-      partyOccasion: null,
-      bookedOn: '2031-01-01',
-      runUp: [],
-    });
-    expect(
-      byDay([visit('2031-05-14', 1), visit('2031-05-14', 2), visit('2031-05-16', 3)]).map(
-        (d) => d.visits.length,
-      ),
-    ).toEqual([2, 1]);
   });
 });

@@ -21,7 +21,7 @@ export const openPartyPart = (page: Page, name: string | RegExp): Promise<void> 
 export async function planAndKeep(page: Page): Promise<void> {
   await openPartyPart(page, 'The day');
   await page.getByRole('button', { name: 'Plan the day', exact: true }).click();
-  await page.getByText(/Of 100 such mornings/).waitFor({ timeout: 60_000 });
+  await page.getByText(/Of 100 such days/).waitFor({ timeout: 60_000 });
   await page.getByRole('button', { name: 'Keep this timetable' }).click();
   await page.getByRole('button', { name: 'Call sheets' }).waitFor();
 }

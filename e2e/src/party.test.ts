@@ -29,7 +29,7 @@ test('a party from nothing to a proven plan on a phone', async () => {
   await openPartyPart(page, 'The day');
   await page.getByRole('button', { name: 'Plan the day', exact: true }).click();
   await page.getByText('Proven: there is no better timetable.').waitFor({ timeout: 60_000 });
-  await page.getByText(/Of 100 such mornings/).waitFor();
+  await page.getByText(/Of 100 such days/).waitFor();
   await page.getByRole('button', { name: 'Keep this timetable' }).click();
   await page.getByRole('button', { name: 'Plan the day again' }).waitFor();
   await eventually(
@@ -121,10 +121,10 @@ test('hands that are away are planned round, what comes first is kept to, and wh
 
   await openPartyPart(page, 'The day');
   await page.getByRole('button', { name: 'Plan the day', exact: true }).click();
-  await page.getByText(/Of 100 such mornings .*have everybody in time/).waitFor({ timeout: 60_000 });
+  await page.getByText(/Of 100 such days .*have everybody in time/).waitFor({ timeout: 60_000 });
   // What waits least bears least: who it would meet is named, and that it is not kept like that.
   await page.getByText(/^Most likely to be late: .+ \(in time on \d+ of 100\)/).waitFor();
-  await page.getByText(/^▲ It has little room for a slow morning/).waitFor();
+  await page.getByText(/^▲ It has little room for delay/).waitFor();
   await page.getByRole('radio', { name: 'by person' }).click();
   // Face before hair, whatever is usual; nothing of the artist's between nine and twenty past.
   const times = await page.getByText(/^\d\d:\d\d to \d\d:\d\d/).allInnerTexts();
@@ -161,7 +161,7 @@ test('on the wide board a visit is dragged, moved by keys, held, and the rest pl
   const board = page.getByRole('group', { name: 'The day by hands' });
   const ignace = board.getByRole('button', { name: /Ignace Dovrel/ });
   await page.getByRole('button', { name: 'Keep this timetable' }).waitFor({ timeout: 60_000 });
-  await page.getByText(/Of 100 such mornings/).waitFor();
+  await page.getByText(/Of 100 such days/).waitFor();
   const before = (await ignace.getAttribute('aria-label'))!;
   const box = (await ignace.boundingBox())!;
   await page.mouse.move(box.x + 20, box.y + 20);

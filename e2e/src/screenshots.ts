@@ -113,7 +113,7 @@ const WIDE_VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
     await searching.waitFor();
     await searching.waitFor({ state: 'detached', timeout: 60_000 });
     await page.getByRole('button', { name: 'Keep this timetable' }).waitFor();
-    await page.getByText(/Of 100 such mornings/).waitFor();
+    await page.getByText(/Of 100 such days/).waitFor();
   },
   'wide-looks': async (page) => {
     await page.goto(`${baseUrl()}/looks`);

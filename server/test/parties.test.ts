@@ -101,6 +101,25 @@ test('another studio neither sees nor changes it', async () => {
   });
 });
 
+test('Today tells the parties of three weeks in order, whether anybody of them is a client or not', async () => {
+  const made = await Promise.all(
+    (['2031-06-04', '2031-05-14', '2031-05-13', '2031-06-05', '2031-05-20'] as const).map(async (date, i) => {
+      const id = newId();
+      const plan = i === 4 ? { ...planWith([]), hands: [] } : planWith(['Ada', 'Be', 'Cy']);
+      expect((await create(inputWith({ id, date, name: `On ${date}`, plan }))).status).toBe(201);
+      return id;
+    }),
+  );
+  const { parties } = (await owner.get('/api/today').expect(200)).body as TodayAnswer;
+  const told = parties.filter(({ id }) => made.includes(id));
+  expect(told.map(({ date, peopleCount, begins }) => [date, peopleCount, begins])).toEqual([
+    ['2031-05-14', 3, '07:30'],
+    ['2031-05-20', 0, null],
+    ['2031-06-04', 3, '07:30'],
+  ]);
+  expect(told[0]).toMatchObject({ id: made[1], name: 'On 2031-05-14', place: 'Quay House' });
+});
+
 test('Today says to buy on the last day with a shop, as long as nothing can be bought there', async () => {
   const [id, name] = [newId(), 'Skerry wedding'];
   const input = inputWith({

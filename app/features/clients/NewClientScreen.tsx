@@ -1,5 +1,5 @@
 import { yupResolver } from '@hookform/resolvers/yup';
-import { useRouter } from 'expo-router';
+import { useLocalSearchParams, useRouter } from 'expo-router';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { msg, PLAIN_FEATURES } from '@toile/core';
@@ -27,9 +27,10 @@ export function NewClientScreen() {
   const refresh = useRefresh();
   const [id] = useState(newId);
   const [failure, setFailure] = useState<string | null>(null);
-  const form = useForm({ resolver: yupResolver(clientFormSchema), defaultValues: EMPTY });
+  const { name = '' } = useLocalSearchParams<{ name?: string }>();
+  const form = useForm({ resolver: yupResolver(clientFormSchema), defaultValues: { ...EMPTY, name } });
   const { control, handleSubmit, setError, formState } = form;
-  const draft = useFormDraft('new client', form);
+  const draft = useFormDraft(name === '' ? 'new client' : `new client ${name}`, form);
 
   const save = handleSubmit(async (typed) => {
     setFailure(null);

@@ -1,4 +1,4 @@
-import { msg, partyRunUp, RUN_UP_WORDS, runUpState, usualOccasion, type RunUpKind } from '@toile/core';
+import { msg, occasionOfParty, partyRunUp, RUN_UP_WORDS, runUpState, type RunUpKind } from '@toile/core';
 import { Body, Column, Label, Subheading, Switch } from '../../ui';
 import { OccasionCard } from '../occasion/OccasionCard';
 import { RUN_UP_STATE_WORDS } from '../clients/runUpWords';
@@ -9,9 +9,6 @@ import type { PartyWork } from './usePartyPlan';
 export function BeforePanel({ work }: { readonly work: PartyWork }) {
   const { party, plan, keep, failure } = work;
   const today = todayText();
-  const kind = party.visits[0]?.kind ?? 'party';
-  const place = party.place === '' ? {} : { place: party.place };
-  const occasion = plan.occasion ?? { ...usualOccasion(kind, party.date), ...place };
   const done = plan.runUp ?? [];
   const tick = (task: RunUpKind, on: boolean): Promise<boolean> =>
     keep({ ...plan, runUp: on ? [...done, task] : done.filter((one) => one !== task) });
@@ -23,7 +20,7 @@ export function BeforePanel({ work }: { readonly work: PartyWork }) {
         <Label>{msg`Looks for everybody of this party are fitted for this, where a visit says nothing else.`}</Label>
         <OccasionCard
           dayIsSet
-          value={{ ...occasion, date: party.date }}
+          value={occasionOfParty(party, plan)}
           onChange={(next) => void keep({ ...plan, occasion: next })}
         />
       </Column>

@@ -119,7 +119,7 @@ export function DayPanel({ work }: { readonly work: PartyWork }) {
           {day.sure ? <Body>{sureWords(day.sure)}</Body> : null}
           {atRisk ? <Body>{atRisk}</Body> : null}
           {brittle ? (
-            <Body>{msg`▲ It has little room for a slow morning: make it calmer before you keep it.`}</Body>
+            <Body>{msg`▲ It has little room for delay: make it calmer before you keep it.`}</Body>
           ) : null}
         </Column>
       ) : null}

@@ -16,6 +16,7 @@ import type { PartyChart } from '@toile/contract';
 import { useClient } from '../../data/hooks';
 import { Body, Button, Choice, Column, Dialog, Field, Label, Line, Stepper, Switch } from '../../ui';
 import { BusyTimes } from './BusyTimes';
+import { GuestClient } from './GuestClient';
 
 export const ROLE_WORDS: Readonly<Record<Guest['role'], string>> = messages({
   star: 'whose day it is',
@@ -28,6 +29,7 @@ export const ROLE_WORDS: Readonly<Record<Guest['role'], string>> = messages({
 type GuestDialogProps = {
   readonly guest: Guest;
   readonly plan: PartyPlan;
+  /** Of the party. */ readonly day: string;
   /** The chart of this person, where there is one. */
   readonly chart: PartyChart | null;
   readonly busy: boolean;
@@ -48,6 +50,7 @@ const ORDER_CHOICES = messages({
 export function GuestDialog({
   guest,
   plan,
+  day,
   chart,
   busy,
   failure,
@@ -88,6 +91,12 @@ export function GuestDialog({
         onChange={(name) => set({ name })}
         error={tried ? wrong.name : undefined}
         autoFocus={guest.name === ''}
+      />
+      <GuestClient
+        guest={value}
+        day={day}
+        onList={new Set(plan.guests.flatMap((one) => (one.id === guest.id ? [] : (one.clientId ?? []))))}
+        onChange={setValue}
       />
       <Choice
         label={msg`Role`}

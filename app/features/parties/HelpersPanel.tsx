@@ -16,7 +16,7 @@ export function HelpersPanel({ more, busy, onTake }: HelpersPanelProps) {
   return (
     <Column gap="$2" role="group" aria-label={msg`One more pair of hands`} aria-live="polite">
       <Subheading>{msg`One more pair of hands`}</Subheading>
-      <Label>{msg`As quick as the slowest there is, with a chair of their own; planned anew with room for a slow morning, and played on the same mornings.`}</Label>
+      <Label>{msg`As quick as the slowest there is, with a chair of their own; planned anew with room for delay, and played on the same days.`}</Label>
       {more.busy ? (
         <Progress words={msg`Trying the day with one more`} share={more.share} onStop={more.stop} />
       ) : null}

@@ -1,6 +1,13 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import { messages, msg, newPlan, PARTY_TEMPLATES, type PartyTemplate } from '@toile/core';
+import {
+  messages,
+  msg,
+  newPlan,
+  OCCASION_OF_TEMPLATE,
+  PARTY_TEMPLATES,
+  type PartyTemplate,
+} from '@toile/core';
 import { newId, partyInputSchema } from '@toile/contract';
 import { call } from '../../data/call';
 import { useRefresh, useSession } from '../../data/hooks';
@@ -38,6 +45,7 @@ export function NewPartyScreen() {
       place: form.place,
       zone: zoneOfDays(),
       artist: session.data?.name ?? msg`Artist`,
+      kind: OCCASION_OF_TEMPLATE[template],
     });
     await save(async () => {
       const body = await partyInputSchema.validate({ id, ...rest, plan }, { abortEarly: false });

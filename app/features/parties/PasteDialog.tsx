@@ -39,7 +39,7 @@ export function PasteDialog({
       />
       <Label aria-live="polite">
         {text.trim() === ''
-          ? msg`A name and, in any order, who it is, a time to be ready by and minutes; or a table with a header. What else is said becomes a note.`
+          ? msg`A name and, in any order, who it is, a time to be ready by and minutes; or a table with a header. What else is said becomes a note; whoever has a client’s name is taken as that client.`
           : msg`${guests.length} understood${problems.length > 0 ? msg`, ${problems.length} not` : ''}.`}
       </Label>
       {problems.slice(0, 6).map((problem) => (

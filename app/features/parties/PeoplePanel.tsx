@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import {
+  guestAsClient,
   guestOfClient,
   listed,
   msg,
@@ -11,10 +12,10 @@ import {
   type PastedGuest,
 } from '@toile/core';
 import { newId, type ClientSummary, type PartyChart } from '@toile/contract';
-import { call } from '../../data/call';
 import { Body, Button, Column, Empty, Label, Line, Row } from '../../ui';
 import { ClientsDialog } from './ClientsDialog';
 import { GuestDialog, ROLE_WORDS } from './GuestDialog';
+import { clientNamed, knownClient } from './knownClient';
 import { LooksDialog } from './LooksDialog';
 import { withCharts } from './nowView';
 import { PasteDialog } from './PasteDialog';
@@ -46,17 +47,23 @@ export function PeoplePanel({ work }: { readonly work: PartyWork }) {
       : [...plan.guests, guest];
     if (await withGuests(list)) setOpen(null);
   };
-  const add = (pasted: readonly PastedGuest[]): Promise<boolean> =>
-    withGuests([...plan.guests, ...pasted.map((one) => newGuest(newId(), one, plan))]);
+  const onList = new Set(plan.guests.flatMap((guest) => guest.clientId ?? []));
+  const add = async (pasted: readonly PastedGuest[]): Promise<boolean> => {
+    const clients = await Promise.all(pasted.map(({ name }) => clientNamed(name, onList)));
+    const guests = pasted.map((one, i): Guest => {
+      const client = clients[i];
+      const guest = newGuest(newId(), one, plan);
+      return client ? guestAsClient(guest, client, party.date) : guest;
+    });
+    return withGuests([...plan.guests, ...guests]);
+  };
   const charted = withCharts(party, plan);
   const chartOf = (guest: Guest): PartyChart | null => {
     const id = charted.guests.find((one) => one.id === guest.id)?.chartId;
     return id ? (party.charts[id] ?? null) : null;
   };
   const addClients = async (clients: readonly ClientSummary[]): Promise<boolean> => {
-    const known = await Promise.all(
-      clients.map((client) => call('client', { params: { id: client.id } }).catch(() => client)),
-    );
+    const known = await Promise.all(clients.map(knownClient));
     return withGuests([
       ...plan.guests,
       ...known.map((client) => guestOfClient(newId(), client, plan, party.date)),
@@ -68,7 +75,7 @@ export function PeoplePanel({ work }: { readonly work: PartyWork }) {
   const unlike = plan.guests.filter((guest) => minutesOf(guest) !== guest.faceMinutes);
   const takeMinutes = (): Promise<boolean> =>
     withGuests(plan.guests.map((guest) => withFaceMinutes(guest, minutesOf(guest))));
-  const unminded = plan.guests.filter((guest) => guest.clientId === null && speaksOfCare(guest.notes));
+  const unminded = plan.guests.filter((guest) => speaksOfCare(guest.notes));
   const unread = plan.guests.filter((guest) => guest.clientId !== null && chartOf(guest) === null);
   return (
     <Column gap="$3">
@@ -105,7 +112,7 @@ export function PeoplePanel({ work }: { readonly work: PartyWork }) {
         </Column>
       )}
       {unminded.length > 0 ? (
-        <Body color="$weld">{msg`▲ ${listed(unminded.map((guest) => guest.name))}: what is noted of allergies, skin or eyes is minded only of a client. Add them as one and write it down there.`}</Body>
+        <Body color="$weld">{msg`▲ ${listed(unminded.map((guest) => guest.name))}: what is noted here of allergies, skin or eyes is minded only where it stands on their own page as a client.`}</Body>
       ) : null}
       {failure && !open && !pasting && !picking ? (
         <Body role="alert" color="$madder">{`▲ ${failure}`}</Body>
@@ -144,6 +151,7 @@ export function PeoplePanel({ work }: { readonly work: PartyWork }) {
         <GuestDialog
           guest={open}
           plan={plan}
+          day={party.date}
           chart={chartOf(open)}
           busy={busy}
           failure={failure}
@@ -159,7 +167,7 @@ export function PeoplePanel({ work }: { readonly work: PartyWork }) {
       {choosing ? <LooksDialog partyId={party.id} onClose={() => setChoosing(false)} /> : null}
       {picking ? (
         <ClientsDialog
-          onList={new Set(plan.guests.flatMap((guest) => guest.clientId ?? []))}
+          onList={onList}
           busy={busy}
           failure={failure}
           onAdd={(clients) => void addClients(clients).then((done) => done && setPicking(false))}

@@ -1,5 +1,6 @@
 import {
   minutesAsGiven,
+  occasionOfParty,
   usualOccasion,
   withFaceMinutes,
   type Chart,
@@ -13,9 +14,7 @@ import { withCharts } from './nowView';
 
 /** What a party's day asks of a look; without a party, a day like today. */
 export function occasionOf(party: PartyAnswer | null): Occasion {
-  if (!party) return usualOccasion('wedding', todayText());
-  const kind = party.visits[0]?.kind ?? 'party';
-  return { ...(party.plan?.occasion ?? usualOccasion(kind, party.date)), date: party.date };
+  return party ? occasionOfParty(party, party.plan) : usualOccasion('wedding', todayText());
 }
 
 /** Clients at a party whose faces are made up and who have no chart yet. */

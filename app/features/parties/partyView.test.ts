@@ -120,7 +120,7 @@ test('a party without a plan begins with those who have a visit', () => {
 test('how sure is told with what it rests on, and what one more buys beside how it is without', () => {
   const all = { share: 0.814, low: 0.79, high: 0.836 };
   expect(sureWords({ all, known: [] })).toBe(
-    'Of 100 such mornings 81 have everybody in time (79 to 84). How far work strays from its minutes is the trade’s guess.',
+    'Of 100 such days 81 have everybody in time (79 to 84). How far work strays from its minutes is the trade’s guess.',
   );
   const known = [
     { name: 'Runa', visits: 14 },

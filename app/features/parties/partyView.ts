@@ -74,13 +74,13 @@ export function proofWords(
     : msg`Everybody in time. A better timetable could save at most ${share} % of the waiting and haste.`;
 }
 
-/** How sure it is, in words: of a hundred such mornings. */
+/** How sure it is, in words: of a hundred such days. */
 export function sureWords({ all, known }: Pick<Sure, 'all' | 'known'>): string {
-  return msg`Of 100 such mornings ${of100(all.share)} have everybody in time (${of100(all.low)} to ${of100(all.high)}). ${knownWords(known)}`;
+  return msg`Of 100 such days ${of100(all.share)} have everybody in time (${of100(all.low)} to ${of100(all.high)}). ${knownWords(known)}`;
 }
 const of100 = (share: number): number => Math.round(100 * share);
 
-/** From so many mornings in time on nobody is named, and nothing calmer offered. */
+/** From so many days in time on nobody is named, and nothing calmer offered. */
 export const CALM_ENOUGH = 0.9;
 /** So many are named. */
 const MOST_NAMED = 3;
@@ -101,7 +101,7 @@ export function atRiskWords(
   return risky.length === 0 ? null : msg`Most likely to be late: ${listed(risky)}.`;
 }
 
-/** What the minutes of such mornings are taken from. */
+/** What the minutes of such days are taken from. */
 export function knownWords(known: Sure['known']): string {
   if (known.length === 0) return msg`How far work strays from its minutes is the trade’s guess.`;
   const hands = known.map(({ name, visits }) => msg`${name} (${visits} timed visits)`);

@@ -121,7 +121,7 @@ export function useDay(work: PartyWork) {
     /** Whether what is shown is not what is kept. */
     changed,
     find: (): void => ask({ find: true }),
-    /** Goes on from what is shown to a timetable that bears a slow morning. */
+    /** Goes on from what is shown to a timetable that bears delay. */
     askCalm: (): void => {
       if (shown) ask({ calm: shown });
     },

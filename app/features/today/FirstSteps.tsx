@@ -4,22 +4,32 @@ import { Body, Button, Column, Empty, Label, Loading, Row } from '../../ui';
 import { kindsMissing } from '../kit/KindsToFill';
 import { firstSteps } from './firstSteps';
 
-/** Today of a studio with nothing booked: the way to a first chart, or where to go on. */
-export function FirstSteps({ onClients }: { readonly onClients: () => void }) {
+/** Today of a studio with nobody booked: the way to a first chart, or, with nothing at all, where to go on. */
+export function FirstSteps({
+  booked,
+  onClients,
+}: {
+  /** Something is, if not yet a client. */ readonly booked: boolean;
+  readonly onClients: () => void;
+}) {
   const clients = useClients('');
   const kit = useKit();
   if ((!clients.data || !kit.data) && !clients.error && !kit.error) return <Loading />;
   const steps = clients.data && kit.data ? firstSteps(clients.data, kindsMissing(kit.data)) : [];
   const next = steps.find(({ done }) => !done);
   if (!next)
-    return (
+    return booked ? null : (
       <Empty title={msg`Nothing booked`} words={msg`Open a client and fit a look, or add someone new.`}>
         <Button kind="main" onPress={onClients}>{msg`Clients`}</Button>
       </Empty>
     );
   return (
     <Column gap="$2" role="group" aria-label={msg`First steps`}>
-      <Body>{msg`Nothing is booked yet. Four steps lead to a first chart.`}</Body>
+      <Body>
+        {booked
+          ? msg`Four steps lead to a first chart.`
+          : msg`Nothing is booked yet. Four steps lead to a first chart.`}
+      </Body>
       {steps.map(({ title, words, done, href }, i) => (
         <Row
           key={title}

@@ -1,6 +1,6 @@
 import { useRouter } from 'expo-router';
 import { useEffect } from 'react';
-import type { TodayAnswer, VisitAnswer } from '@toile/contract';
+import type { TodayAnswer, TodayParty, VisitAnswer } from '@toile/contract';
 import { msg, term } from '@toile/core';
 import { useSession, useToday } from '../../data/hooks';
 import { useDayOnHand } from '../../data/offline';
@@ -22,7 +22,9 @@ import {
 import { dayAndDistance, dayInWords, hourInWords, howFar, mannerNow } from '../words/dates';
 import { byWeek, visitDetail } from '../words/visits';
 import { fetchWork, fromWork } from '../frame/fromWork';
+import { comingDays } from './comingDays';
 import { FirstSteps } from './FirstSteps';
+import { NextParty, PartyRow } from './NextParty';
 import { SettingsAside } from '../settings/SettingsAside';
 
 const DUE_MARKS = {
@@ -56,12 +58,15 @@ export function TodayScreen() {
 function TodayView({ today }: { readonly today: TodayAnswer }) {
   const router = useRouter();
   const wide = useWide();
-  const [next, ...later] = today.visits;
-  if (!next) return <FirstSteps onClients={() => router.navigate('/clients')} />;
+  const { next, days } = comingDays(today);
+  const first = <FirstSteps booked={next !== null} onClients={() => router.navigate('/clients')} />;
+  if (!next && today.due.length === 0) return first;
   return (
     <View flexDirection={wide ? 'row' : 'column'} gap="$5">
       <Column flex={wide ? 1 : undefined} gap="$4">
-        <NextVisit visit={next} />
+        {next?.kind === 'visit' ? <NextVisit visit={next.visit} parties={next.parties} /> : null}
+        {next?.kind === 'party' ? <NextParty party={next.party} /> : null}
+        {next?.kind === 'visit' ? null : first}
         <Column gap="$1">
           <Subheading>{msg`Due`}</Subheading>
           {today.due.length === 0 ? <Body color="$moss">{msg`✓ Nothing is due.`}</Body> : null}
@@ -85,13 +90,16 @@ function TodayView({ today }: { readonly today: TodayAnswer }) {
         </Column>
       </Column>
       <Column flex={wide ? 1 : undefined} gap="$3">
-        <Subheading>{msg`Then`}</Subheading>
-        {byWeek(later, today.date, mannerNow().firstWeekday).map((week) => (
+        {days.length > 0 ? <Subheading>{msg`Then`}</Subheading> : null}
+        {byWeek(days, today.date, mannerNow().firstWeekday).map((week) => (
           <Column key={week.from} gap="$2" role="group" aria-label={week.words}>
             <Body fontWeight="700">{week.words}</Body>
             {week.days.map((day) => (
               <Column key={day.date} gap={0}>
                 <Label>{dayAndDistance(day.date)}</Label>
+                {day.parties.map((party) => (
+                  <PartyRow key={party.id} party={party} />
+                ))}
                 {day.visits.map((visit) => (
                   <Row
                     key={visit.id}
@@ -113,7 +121,13 @@ function TodayView({ today }: { readonly today: TodayAnswer }) {
 // The drawing comes after the words.
 const NextFace = fromWork((work) => work.NextFace, <Judged width={104} height={132} padding={0} />);
 
-function NextVisit({ visit }: { readonly visit: VisitAnswer }) {
+function NextVisit({
+  visit,
+  parties,
+}: {
+  readonly visit: VisitAnswer;
+  /** Of the same day. */ readonly parties: readonly TodayParty[];
+}) {
   const router = useRouter();
   return (
     <Column gap="$2" backgroundColor="$surface" padding="$4" borderTopWidth={3} borderTopColor="$ink">
@@ -151,6 +165,9 @@ function NextVisit({ visit }: { readonly visit: VisitAnswer }) {
           onPress={() => router.navigate(`/clients/${visit.clientId}`)}
         >{msg`Open the client`}</Button>
       )}
+      {parties.map((party) => (
+        <PartyRow key={party.id} party={party} />
+      ))}
     </Column>
   );
 }

@@ -20,28 +20,19 @@ export function stateInWords({ state, reason, occasion }: VisitAnswer): string {
   return state === 'done' || occasion ? words : msg`${words} · nobody was asked about the day yet`;
 }
 
-/** Visits grouped by date, in order. */
-export function byDay(
-  visits: readonly VisitAnswer[],
-): { readonly date: string; readonly visits: readonly VisitAnswer[] }[] {
-  const days = new Map<string, VisitAnswer[]>();
-  for (const visit of visits) days.set(visit.date, [...(days.get(visit.date) ?? []), visit]);
-  return [...days].map(([date, list]) => ({ date, visits: list }));
-}
-
 /**
- * Days with visits by the weeks they are in, which begin on the studio's first weekday: 'This week', 'Week of
+ * Days by the weeks they are in, which begin on the studio's first weekday: 'This week', 'Week of
  * Mon 8 Dec'.
  */
-export function byWeek(
-  visits: readonly VisitAnswer[],
+export function byWeek<Day extends { readonly date: string }>(
+  days: readonly Day[],
   today: string,
   first: Manner['firstWeekday'],
-): { readonly from: string; readonly words: string; readonly days: ReturnType<typeof byDay> }[] {
-  const weeks = new Map<string, VisitAnswer[]>();
-  for (const visit of visits) {
-    const from = weekOf(visit.date, first);
-    weeks.set(from, [...(weeks.get(from) ?? []), visit]);
+): { readonly from: string; readonly words: string; readonly days: readonly Day[] }[] {
+  const weeks = new Map<string, Day[]>();
+  for (const day of days) {
+    const from = weekOf(day.date, first);
+    weeks.set(from, [...(weeks.get(from) ?? []), day]);
   }
   const now = weekOf(today, first);
   return [...weeks].map(([from, list]) => ({
@@ -52,6 +43,6 @@ export function byWeek(
         : from === addDays(now, 7)
           ? msg`Next week`
           : msg`Week of ${dayInWords(from)}`,
-    days: byDay(list),
+    days: list,
   }));
 }

@@ -164,6 +164,7 @@ export type DueItem = {
 export type TodayAnswer = {
   readonly date: string;
   readonly visits: readonly VisitAnswer[];
+  /** In order of their days. */ readonly parties: readonly TodayParty[];
   readonly due: readonly DueItem[];
 };
 
@@ -174,6 +175,8 @@ export type PartySummary = {
   readonly place: string;
   readonly peopleCount: number;
 };
+/** A party to come, and when the first pair of hands is there ('07:30'); null: nobody said. */
+export type TodayParty = PartySummary & { readonly begins: string | null };
 export type PartyChart = { readonly look: string; readonly minutes: number };
 export type PartyAnswer = PartySummary & {
   readonly revision: number;

@@ -67,6 +67,7 @@ async function party(tx: Tx, caller: Caller, body: Enquiry): Promise<string> {
     place: body.place,
     zone: settings.zone ?? body.zone,
     artist: caller.name,
+    ...(body.kind === 'trial' ? {} : { kind: body.kind }),
   });
   const from = minuteOfDay(body.startsAt) ?? 0;
   const withGuest: PartyPlan = {

@@ -1,5 +1,5 @@
 import { sql } from 'kysely';
-import type { PartyAnswer, PartyInput, PartySummary } from '@toile/contract';
+import type { PartyAnswer, PartyInput } from '@toile/contract';
 import { msg, type PartyPlan } from '@toile/core';
 import { announce } from '../charts/live';
 import type { Tx } from '../db/connection';
@@ -7,6 +7,7 @@ import { found, ProblemError } from '../http/problem';
 import { read, write, type Services } from '../http/register';
 import { visitsWhere } from '../visits/queries';
 import { chartLines, newestCharts, withBooked } from './charts';
+import { partySummaries, partySummaryOf } from './summaries';
 
 /** The newest parties that are listed: more than a studio has in many years. */
 const MOST_LISTED = 2000;
@@ -14,33 +15,8 @@ const MOST_LISTED = 2000;
 /** Parties and who is made up for them. */
 export function registerParties(services: Services): void {
   read(services, 'listParties', async ({ tx }) => {
-    const rows = await tx
-      .selectFrom('parties as p')
-      .select((eb) => [
-        'p.id',
-        'p.name',
-        'p.date',
-        'p.place',
-        sql<number | null>`jsonb_array_length(p.plan -> 'guests')`.as('guests'),
-        eb
-          .selectFrom('visits')
-          .select(eb.fn.countAll<string>().as('n'))
-          .whereRef('party_id', '=', 'p.id')
-          .where('state', '!=', 'cancelled')
-          .as('people'),
-      ])
-      .orderBy('p.date', 'desc')
-      .limit(MOST_LISTED)
-      .execute();
-    return {
-      body: rows.map((p): PartySummary => ({
-        id: p.id,
-        name: p.name,
-        date: p.date,
-        place: p.place,
-        peopleCount: p.guests ?? Number(p.people ?? 0),
-      })),
-    };
+    const rows = await partySummaries(tx).orderBy('p.date', 'desc').limit(MOST_LISTED).execute();
+    return { body: rows.map(partySummaryOf) };
   });
 
   read(services, 'party', async ({ tx, params }) => {

@@ -1,10 +1,11 @@
 import { sql } from 'kysely';
-import { addDays } from '@toile/core';
-import type { TodayAnswer } from '@toile/contract';
+import { addDays, clock } from '@toile/core';
+import type { TodayAnswer, TodayParty } from '@toile/contract';
 import { patchTestsOfRows, patchTestsQuery } from '../patchTests/queries';
 import { together } from '../db/together';
 import { readHeldByMinute } from '../http/readHeld';
 import type { Services } from '../http/register';
+import { partySummaries, partySummaryOf } from '../parties/summaries';
 import { dayOfStudio } from '../studio/day';
 import { settingsOfRows, settingsQuery } from '../studio/settings';
 import { visitOfRow, visitsQuery } from '../visits/queries';
@@ -36,8 +37,15 @@ const OF_TODAY = [
 
 /** Of a plan, which may be long, only what is asked. */
 const runUpOfPlan = sql<PlanForRunUp | null>`
-  case when plan is not null then jsonb_strip_nulls(jsonb_build_object(
-    'runUp', plan -> 'runUp', 'noShop', plan -> 'noShop', 'lastShop', plan -> 'lastShop')) end`.as('plan');
+  case when p.plan is not null then jsonb_strip_nulls(jsonb_build_object(
+    'runUp', p.plan -> 'runUp', 'noShop', p.plan -> 'noShop', 'lastShop', p.plan -> 'lastShop')) end`.as(
+  'plan',
+);
+
+/** The minute of the day at which the first of its hands is there. */
+const beginsOfPlan = sql<number | null>`(
+  select min((hands ->> 'arrives')::integer)
+  from jsonb_array_elements(p.plan -> 'hands') as hands)`.as('begins');
 
 /** What is next and what is due. */
 export function registerToday(services: Services): void {
@@ -46,7 +54,7 @@ export function registerToday(services: Services): void {
     // zone is further than that from UTC.
     const about = now.toISOString().slice(0, 10);
     const from = addDays(about, -RUN_UP_DAYS.after - 1);
-    const to = addDays(about, RUN_UP_DAYS.before + 1);
+    const to = addDays(about, Math.max(RUN_UP_DAYS.before, DAYS_AHEAD) + 1);
     const comingVisits = tx
       .selectFrom('visits')
       .where('date', '>=', addDays(about, -1))
@@ -80,13 +88,12 @@ export function registerToday(services: Services): void {
         .where('client_id', 'in', coming)
         .limit(MOST_INCIDENTS),
       charts: chartsToMind(tx, comingVisits.select('chart_id'), Number(about.slice(0, 4))),
-      parties: tx
-        .selectFrom('parties')
-        .select(['id', 'name', 'date', runUpOfPlan])
-        .where('date', '>=', from)
-        .where('date', '<=', to)
-        .orderBy('date')
-        .orderBy('id')
+      parties: partySummaries(tx)
+        .select([runUpOfPlan, beginsOfPlan])
+        .where('p.date', '>=', from)
+        .where('p.date', '<=', to)
+        .orderBy('p.date')
+        .orderBy('p.id')
         .limit(MOST_PARTIES),
       opened: openedUnitsQuery(),
     });
@@ -95,7 +102,9 @@ export function registerToday(services: Services): void {
     const near = ({ date: day }: { readonly date: string }): boolean =>
       within(day, addDays(date, -RUN_UP_DAYS.after), addDays(date, RUN_UP_DAYS.before));
     const around = told.visits.map(visitOfRow).filter(near);
-    const visits = around.filter((visit) => within(visit.date, date, addDays(date, DAYS_AHEAD)));
+    const ahead = (one: { readonly date: string }): boolean =>
+      within(one.date, date, addDays(date, DAYS_AHEAD));
+    const visits = around.filter(ahead);
     const tests = patchTestsOfRows(told.tests);
     const clients = told.clients.map((r) => ({
       id: r.id,
@@ -111,6 +120,10 @@ export function registerToday(services: Services): void {
     const answer: TodayAnswer = {
       date,
       visits,
+      parties: told.parties.filter(ahead).map((party): TodayParty => ({
+        ...partySummaryOf(party),
+        begins: party.begins === null ? null : clock(party.begins),
+      })),
       due: [
         ...barredDue(
           visits,

@@ -2,13 +2,14 @@ import Papa from 'papaparse';
 import { msg } from '../messages';
 
 /** What a column of a table of people holds. */
-type Column = 'name' | 'role' | 'ready' | 'face' | 'hair';
+type Column = 'name' | 'role' | 'ready' | 'face' | 'hair' | 'work';
 const HEADERS: readonly (readonly [column: Column, told: RegExp])[] = [
   ['name', /^(?:full |first )?name$|^who$|^person$|^guest$|^client$/],
   ['role', /^role$|^relation(?:ship)?$|^part$|^title$/],
   ['ready', /^(?:ready|needed|done|finish(?:ed)?)(?: by| at)?(?: time)?$|^time$|^ready time$|^by$/],
   ['face', /^(?:make ?up|mua|face|beauty)(?: (?:min(?:ute)?s?|time|length))?$/],
   ['hair', /^hair(?: (?:min(?:ute)?s?|time|length))?$/],
+  ['work', /^(?:services?|treatments?|booked|booking|what|work|hair (?:and |or )?(?:make ?up|face|mua?))$/],
 ];
 
 export type TableLine = {
@@ -70,7 +71,7 @@ function rowAsLine(cell: (column: Column) => string, known: ReadonlySet<Column>)
   const ready = cell('ready');
   // 'Orr, Helen' is one name.
   const name = cell('name').replace(/^([^,]+),\s*(.+)$/, '$2 $1');
-  return [name, cell('role'), ready, hair, bare ? msg`no makeup` : face]
+  return [name, cell('role'), ready, cell('work'), hair, bare ? msg`no makeup` : face]
     .filter((part) => part !== '')
     .join(', ');
 }

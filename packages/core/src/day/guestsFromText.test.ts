@@ -133,7 +133,28 @@ const LINES: readonly Told[] = [
     null,
     'needs glasses',
   ],
-  ['Bride - Noor Ash, first photos 12.30', 'Noor Ash', 'star', at(12, 30), null, null, 'first photos'],
+  ['Bride - Noor Ash, first photos 12.30', 'Noor Ash', 'star', at(12, 30), null, null, 'first photos 12.30'],
+  // A time that says what it is for: the words stay whole, and when somebody comes is not when they are ready.
+  ['Ada, leaves 11.45 for the church', 'Ada', 'guest', at(11, 45), null, null, 'leaves 11.45 for the church'],
+  ['Ada leaves 11.45', 'Ada', 'guest', at(11, 45), null, null, 'leaves 11.45'],
+  ['Eric Church 10:00', 'Eric Church', 'guest', at(10)],
+  ['Ada, ready by 1pm for photos', 'Ada', 'guest', at(13), null, null, 'ready by 1pm for photos'],
+  ['Ada, arrives at 9.00', 'Ada', 'guest', null, null, null, 'arrives at 9.00'],
+  ['Ada, there from 9:00, ready by 12:00', 'Ada', 'guest', at(12), null, null, 'there from 9:00'],
+  ['Ada, 10:15, free from 8', 'Ada', 'guest', at(10, 15), null, null, 'free from 8'],
+  [
+    'Ada - photos from 13.00, ceremony 2.30pm',
+    'Ada',
+    'guest',
+    at(13),
+    null,
+    null,
+    'photos from 13.00. ceremony 2.30pm',
+  ],
+  ['Ada, 11:30, until 14:00', 'Ada', 'guest', at(11, 30), null, null, 'until 14:00'],
+  // Round numbers are minutes, but of a grandmother; an age is said to be one.
+  ['Edith, age 82, wheelchair', 'Edith', 'guest', null, null, null, 'wheelchair'],
+  ['Ada, 60', 'Ada', 'guest', null, 60],
   ['Ada, no lashes please; vegan', 'Ada', 'guest', null, null, null, 'no lashes please. vegan'],
   // A number to call is neither minutes nor a name.
   ['Groom’s sister Jun 07700 900123 mu', 'Jun', 'close', null, null, null, '07700 900123'],
@@ -166,7 +187,12 @@ test.each([
   ['— , bride', /^Begin with a name/],
   // What is done is nobody's name; two people are two lines; a sentence is none.
   ['Ada & Bo', /^"Ada & Bo" may be two people/],
-  ['Ada and Bo, bridesmaids', /may be two people/],
+  ['Ada and Bo, makeup', /may be two people/],
+  ['Ada, Bo and Cy', /^"Bo and Cy" may be two people/],
+  ['Ada, 10:00, until 11:00, 12:00', /two times/],
+  ['Edith, 82', /^"82" may be an age or minutes: write "age 82" or "82 min"/],
+  ['Edith, 0', /^"0" may be an age/],
+  ['Gran (Edith), 80, makeup', /^"80" may be an age/],
   ['Lucy + Kate 10:00', /may be two people/],
   ['We need to be ready by 1pm.', /^"We need to be" reads as no name/],
   ['12:30', /^Begin with a name/],
@@ -244,6 +270,18 @@ describe('a table with a header', () => {
     ]);
   });
 
+  test('a column of what is done is read as it would be on a line', () => {
+    const table =
+      'Name,Service,Ready by\nAda,Hair & makeup,10:00\nBo,makeup,11:00\nCy,hair only,\nDi,bridal package,';
+    expect(told(table)).toEqual([
+      ['Ada', 'guest', at(10), null, 40],
+      ['Bo', 'guest', at(11), null, null],
+      ['Cy', 'guest', null, 0, 40],
+      ['Di', 'guest', null, null, null],
+    ]);
+    expect(guestsFromText(table).guests.map(({ notes }) => notes)).toEqual(['', '', '', 'bridal package']);
+  });
+
   test('a row that is wrong is told by its line; quotation marks are no part of a name', () => {
     expect(told('\n"Name";"Time"\n"Ada";"25:00"\n"Bo";"10:00"')).toEqual([
       ['Bo', 'guest', at(10), null, null],
@@ -319,6 +357,11 @@ test.each([
   ['The bridesmaids: Ada, Bel and Coco Orr', ['Ada', 'Bel', 'Coco Orr'], 'attendant'],
   ['- bridesmaids (2) - Ada & Bel', ['Ada', 'Bel'], 'attendant'],
   ['Flower girls: Pip + Posy (7)', ['Pip', 'Posy'], 'child'],
+  ['Ada, Bel and Coco - bridesmaids - makeup', ['Ada', 'Bel', 'Coco'], 'attendant'],
+  ['Ada, Bel & Coco Orr (bridesmaids)', ['Ada', 'Bel', 'Coco Orr'], 'attendant'],
+  ['2) Ada + Bel: bridesmaids, makeup', ['Ada', 'Bel'], 'attendant'],
+  ['Ada and Bo, bridesmaids', ['Ada', 'Bo'], 'attendant'],
+  ['• Pip and Posy – flower girls', ['Pip', 'Posy'], 'child'],
 ] as const)('%s are several', (line, names, role) => {
   const { guests, problems } = guestsFromText(line);
   expect(problems).toEqual([]);
@@ -330,11 +373,21 @@ test.each([
   // One of them, or words that are no names: nothing is guessed.
   ['Bridesmaid: Ada', 1],
   ['Bridesmaids: Ada', 1],
+  ['Ada - bridesmaids', 1],
+  ['Ada, Bel - bridesmaid', 0],
+  ['Ada, likes rose - bridesmaids', 1],
   ['Bridesmaids: Ada, likes rose', 1],
   ['Hours: Ada, Bel', 0],
 ])('%s is no list of several', (line, found) => {
   const { guests, problems } = guestsFromText(line);
   expect([guests.length, guests.length + problems.length]).toEqual([found, 1]);
+});
+
+test('what is said after several is said of each', () => {
+  const { guests } = guestsFromText('Ada and Bel - bridesmaids - hair 30, 10:30, vegan');
+  expect(guests).toHaveLength(2);
+  for (const one of guests)
+    expect(one).toMatchObject({ readyBy: at(10, 30), hairMinutes: 30, notes: 'vegan' });
 });
 
 test('several told in one line: what is wrong with one is told by that line, the others are taken', () => {

@@ -1,8 +1,9 @@
 import { CHILD_UNDER } from '../care';
 import { msg } from '../messages';
-import { eachOfSeveral } from './eachOfSeveral';
+import { BULLET, eachOfSeveral } from './eachOfSeveral';
 import { roleBeside, roleTold } from './guestRoleWords';
 import { guestTable, type TableLine } from './guestTable';
+import { BETWEEN_PARTS, readyByOf, timesIn } from './guestTimes';
 import type { GuestRole } from './party';
 
 /** One line of a pasted list, as far as it was understood. */
@@ -20,9 +21,6 @@ export type PasteProblem = { readonly line: number; readonly text: string; reado
 const USUAL_HAIR = 40;
 const LONGEST_NAME = 120;
 const LONGEST_NOTES = 1000;
-/** "1. ", "2)", "- ", "• " before a line. */
-const BULLET = /^\s*(?:\d{1,3}\)\s*|\d{1,3}\.(?:\s+|(?=\p{L}))|[-*•–]\s*(?=[\p{L}\d]))/u;
-
 /**
  * People out of a pasted list, one a line: a name, and in any order, divided by commas, dashes, brackets or
  * colons, who it is, a time to be ready by, and minutes ("Ada Morrow, bride, 12:30, hair 50, face 60"; "MOB
@@ -66,7 +64,6 @@ type Line = {
   rest: string;
   role: GuestRole | null;
   /** An age says so. */ young: boolean;
-  times: number[];
   face: number | null;
   hair: number | null;
   notes: string[];
@@ -74,17 +71,20 @@ type Line = {
 
 /** One line's person, or what is wrong with it. */
 function guestOf(text: string, more: string): PastedGuest | string {
-  const line: Line = { rest: text, role: null, young: false, times: [], face: null, hair: null, notes: [] };
+  const line: Line = { rest: text, role: null, young: false, face: null, hair: null, notes: [] };
   takeNumbersToCall(line);
   takeMinutes(line);
-  takeTimes(line);
+  const times = timesIn(line.rest);
+  line.rest = times.rest;
+  line.notes.push(...times.notes);
   takeAges(line);
   takeServices(line);
-  if (line.times.length > 1) return msg`There are two times in this line: leave the one to be ready by.`;
+  const readyBy = readyByOf(times.times);
+  if (readyBy === undefined) return msg`There are two times in this line: leave the one to be ready by.`;
   let name: string | null = null;
   let roleAsTold: string | null = null;
   const parts = line.rest
-    .split(/\s*[,;\t|/()[\]]\s*|\s+[-–—]+\s+|\s*:\s+|:$/)
+    .split(new RegExp(BETWEEN_PARTS))
     .map((part) => part.trim().replace(/^[-–—]+\s+|\s+[-–—]+$/g, ''))
     // What is done stands after whom it is done to: it is nobody's name.
     .flatMap((part) => WORK_AFTER.exec(part)?.slice(1) ?? part);
@@ -96,8 +96,11 @@ function guestOf(text: string, more: string): PastedGuest | string {
     const bare = /^\d{1,3}$/.exec(part);
     const role = roleTold(part);
     const beside: ReturnType<typeof roleBeside> = name === null ? roleBeside(part) : null;
-    if (bare && line.face === null) line.face = Number(part);
-    else if (role !== null && line.role !== null && line.role !== role && roleAsTold !== null)
+    if (bare && line.face === null) {
+      if (!bareMinutes(Number(part), text))
+        return msg`"${part}" may be an age or minutes: write "age ${part}" or "${part} min".`;
+      line.face = Number(part);
+    } else if (role !== null && line.role !== null && line.role !== role && roleAsTold !== null)
       return msg`"${roleAsTold}" and "${part}" are two roles: leave one.`;
     else if (role !== null) {
       roleAsTold ??= part;
@@ -108,6 +111,7 @@ function guestOf(text: string, more: string): PastedGuest | string {
       roleAsTold = part;
     } else if (name === null && /\p{L}/u.test(part) && !WORK_ALONE.test(part)) name = part;
     else if (name === null && !WORK_ALONE.test(part)) return msg`Begin with a name.`;
+    else if (SOME_NAMES.test(part)) return msg`"${part}" may be two people: one a line.`;
     else if (MAY_BE_ASKED.test(part) && !WORK_ALONE.test(part))
       return msg`"${part}" is neither a role, a time as 11:30, nor minutes as "hair 40".`;
     else line.notes.push(part);
@@ -123,7 +127,7 @@ function guestOf(text: string, more: string): PastedGuest | string {
     name,
     // Made up as a child whatever part is played, but for whose day it is.
     role: line.young && line.role !== 'star' ? 'child' : (line.role ?? 'guest'),
-    readyBy: line.times[0] ?? null,
+    readyBy,
     faceMinutes: line.face,
     hairMinutes: line.hair,
     notes,
@@ -133,6 +137,15 @@ function guestOf(text: string, more: string): PastedGuest | string {
 /** What may be somebody else's name, or a time or minutes that are none: to be put right, and no note. */
 const MAY_BE_ASKED =
   /^\p{Lu}[\p{L}'’-]*(?: \p{Lu}[\p{L}'’-]*){0,2}$|^\d{1,2}[:.h]\d*|^\d{1,3} ?[ap]m$|^\d+$/u;
+
+/** "Bel and Coco". */
+const SOME_NAMES =
+  /^\p{Lu}[\p{L}'’-]*(?: \p{Lu}[\p{L}'’-]*)?(?: (?:and|&|\+) \p{Lu}[\p{L}'’-]*(?: \p{Lu}[\p{L}'’-]*)?)+$/u;
+
+const OF_AGE = /\b(?:great-?)?(?:grand(?:mother|father|ma|pa|mum|dad)|gran|granny|nan|nana)\b/i;
+/** Whether a number by itself can be minutes of a face: round, and nobody's age. */
+const bareMinutes = (number: number, text: string): boolean =>
+  number > 0 && number % 5 === 0 && !OF_AGE.test(text);
 
 /** What is done to somebody, said after a name or a role. */
 const WORK =
@@ -195,30 +208,6 @@ function takeMinutes(line: Line): void {
     new RegExp(`\\b(\\d{1,3})\\s*(?:${MINUTES})\\b(?:\\s*(?:of |for )?\\s*${what}\\b)?`, 'gi'),
     ([, minutes, told]) => set(told, Number(minutes)),
   );
-}
-
-/**
- * From one to before five without a nought before it is the afternoon: nobody is to be ready at two in the
- * night.
- */
-const AFTERNOON = { from: 1, before: 5 } as const;
-
-function takeTimes(line: Line): void {
-  const pattern =
-    /(?:\bready\b\s*)?(?:\b(?:by|at|for)\b\s*|@\s*)?\b(?:(\d{1,2})[:.h](\d{2})\s*(am|pm|a\.m\.|p\.m\.)?(?![\d.:])|(\d{1,2})\s*(am|pm)\b|(noon|midday)\b)/gi;
-  take(line, pattern, ([, hours, minutes, half, bareHours, bareHalf, noon]) => {
-    const told = hours ?? bareHours ?? '12';
-    const after = noon ? 'pm' : (half ?? bareHalf)?.toLowerCase().replaceAll('.', '');
-    let hour = Number(told);
-    const past = Number(minutes ?? 0);
-    if (past > 59 || hour > 23 || (after !== undefined && (hour > 12 || hour === 0))) return false;
-    if (after === 'pm' && hour < 12) hour += 12;
-    if (after === 'am' && hour === 12) hour = 0;
-    if (after === undefined && !told.startsWith('0') && hour >= AFTERNOON.from && hour < AFTERNOON.before)
-      hour += 12;
-    line.times.push(hour * 60 + past);
-    return true;
-  });
 }
 
 /** A number to call is none of the minutes; it stands in the notes. */

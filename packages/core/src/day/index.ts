@@ -105,6 +105,7 @@ export {
   DEFAULT_HANDS,
   newPlan,
   guestOfClient,
+  guestAsClient,
   newGuest,
   lighterOf,
   withFaceMinutes,
@@ -112,4 +113,5 @@ export {
   usualReadyBy,
   type PartyTemplate,
 } from './newPlan';
+export { OCCASION_OF_TEMPLATE, occasionOfParty } from './partyOccasion';
 export { studioCalendar, type CalendarTask, type CalendarVisit } from './studioCalendar';

@@ -38,12 +38,23 @@ const HOME = 'home';
 /** A plan to begin from: a place, chairs and the pairs of hands there are. */
 export function newPlan(
   template: PartyTemplate,
-  { place, zone, artist }: { readonly place: string; readonly zone: string; readonly artist: string },
+  {
+    place,
+    zone,
+    artist,
+    kind,
+  }: {
+    readonly place: string;
+    readonly zone: string;
+    readonly artist: string;
+    readonly kind?: PartyPlan['kind'];
+  },
 ): PartyPlan {
   const { arrives, chairs, hair } = STARTS[template];
   return {
     format: 'toile.party/1',
     zone,
+    ...(kind === undefined ? {} : { kind }),
     grid: 5,
     places: [{ id: HOME, name: place.trim() === '' ? msg`There` : place }],
     travel: [],
@@ -147,15 +158,27 @@ type PartyClient = {
  * little.
  */
 export function guestOfClient(id: string, client: PartyClient, plan: PartyPlan, day: string): Guest {
-  const { name, birthYear = null, features, consult } = client;
-  const child = features !== undefined && minorityOn(day, { birthYear, features }) === 'child';
   const usual = { readyBy: null, faceMinutes: null, hairMinutes: null };
+  const role = isChild(client, day) ? 'child' : 'guest';
+  return guestAsClient(newGuest(id, { name: client.name, role, ...usual }, plan), client, day);
+}
+
+/**
+ * Somebody of the list who is this client: what was said of them stays, but that a child is made up as one
+ * and that waiting is hard; a chart is of the client.
+ */
+export function guestAsClient(guest: Guest, client: PartyClient, day: string): Guest {
   return {
-    ...newGuest(id, { name, role: child ? 'child' : 'guest', ...usual }, plan),
+    ...guest,
     clientId: client.id,
-    ...(consult?.access?.includes('cannot wait long') ? { cannotWait: true } : {}),
+    chartId: null,
+    role: isChild(client, day) && guest.role !== 'star' ? 'child' : guest.role,
+    ...(client.consult?.access?.includes('cannot wait long') ? { cannotWait: true } : {}),
   };
 }
+
+const isChild = ({ birthYear = null, features }: PartyClient, day: string): boolean =>
+  features !== undefined && minorityOn(day, { birthYear, features }) === 'child';
 
 /** Minutes a day of making up usually takes. */
 const USUAL_DAY = 240;

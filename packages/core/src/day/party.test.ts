@@ -8,6 +8,7 @@ import {
   guestsFromText,
   hairOf,
   judgeDay,
+  guestAsClient,
   guestOfClient,
   lighterOf,
   newGuest,
@@ -222,6 +223,22 @@ test('a client as a guest: a child by face or year, waiting little where that wa
     ...plain,
     cannotWait: true,
   });
+});
+
+test('somebody of the list who is a client keeps what was said of them, but for what the client says', () => {
+  const day = '2031-06-14';
+  const [star, guest] = planWith('Posy, bride, 12:00, face 55, hair\nAda, guest, 11:40, vegan').guests as [
+    PartyPlan['guests'][number],
+    PartyPlan['guests'][number],
+  ];
+  const client = { id: 'c', name: 'Somebody', features: { age: 'adult' as const }, birthYear: 1990 };
+  expect(guestAsClient(guest, client, day)).toEqual({ ...guest, clientId: 'c' });
+  // Somebody else's chart is not theirs.
+  expect(guestAsClient({ ...guest, clientId: 'd', chartId: 'x' }, client, day).chartId).toBeNull();
+  expect(guestAsClient(guest, { ...client, birthYear: 2024 }, day).role).toBe('child');
+  expect(guestAsClient(star, { ...client, birthYear: 2024 }, day).role).toBe('star');
+  const waits = { ...client, consult: { access: ['cannot wait long' as const] } };
+  expect(guestAsClient(guest, waits, day).cannotWait).toBe(true);
 });
 
 test('a lighter look takes less than the whole one, and goes with it where it was as usual', () => {

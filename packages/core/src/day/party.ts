@@ -1,6 +1,7 @@
 import { Type, type Static, type TSchema } from '@sinclair/typebox';
 import { isZone } from '../calendar';
 import { OccasionSchema } from '../look';
+import { OCCASIONS } from '../shade';
 import { DateSchema, oneOf } from '../schema';
 import type { PartyDay, Person, Way, Weights } from './instance';
 import { RUN_UP_KINDS } from './runUp';
@@ -105,6 +106,7 @@ export const PartyPlanSchema = Type.Object(
       { maxItems: 400 },
     ),
     /** Ways out that were accepted, as 'guest/way'. */ relaxed: Type.Array(Type.String(), { maxItems: 400 }),
+    /** What it was begun as. */ kind: Type.Optional(oneOf(OCCASIONS)),
     /** What the day asks of every face, once somebody said; each visit may say otherwise. */
     occasion: Type.Optional(orNull(OccasionSchema)),
     /** Nothing can be bought where it is worn. */ noShop: Type.Optional(Type.Boolean()),

@@ -1,0 +1,66 @@
+import { useDeferredValue } from 'react';
+import { guestAsClient, msg, type Guest } from '@toile/core';
+import type { ClientSummary } from '@toile/contract';
+import { useClient, useClients } from '../../data/hooks';
+import { Body, Button, Column, Label, Line, Row } from '../../ui';
+import { sameName } from '../clients/sameName';
+import { knownClient } from './knownClient';
+
+/** Fewer letters are no name yet. */
+const LEAST = 3;
+
+/**
+ * Which client somebody on a party's list is: their page, those of the same name to be taken, or the way to a
+ * new one. What is to be minded, skin and charts are a client's.
+ */
+export function GuestClient({
+  guest,
+  day,
+  onList,
+  onChange,
+}: {
+  readonly guest: Guest;
+  /** Of the party. */ readonly day: string;
+  /** Clients who are on the list already. */ readonly onList: ReadonlySet<string>;
+  readonly onChange: (change: (guest: Guest) => Guest) => void;
+}) {
+  const asked = useDeferredValue(guest.clientId === null ? guest.name.trim() : '');
+  const client = useClient(guest.clientId ?? '').data;
+  const found = useClients(asked.length < LEAST ? '' : asked).data ?? [];
+  const take = async ({ id, name }: ClientSummary): Promise<void> => {
+    const known = await knownClient({ id, name });
+    onChange((one) => guestAsClient(one, known, day));
+  };
+  if (guest.clientId !== null)
+    return (
+      <Column gap="$1">
+        <Row
+          title={client?.name ?? guest.name}
+          detail={msg`their page as a client`}
+          href={`/clients/${guest.clientId}`}
+        />
+        <Line>
+          <Button onPress={() => onChange((one) => ({ ...one, clientId: null, chartId: null }))}>
+            {msg`Somebody else`}
+          </Button>
+        </Line>
+      </Column>
+    );
+  if (asked.length < LEAST) return null;
+  const same = found.filter(({ id, name }) => sameName(name, asked) && !onList.has(id));
+  return same.length > 0 ? (
+    <Column gap="$1" role="status">
+      <Body>{msg`A client of yours has this name.`}</Body>
+      {same.map((one) => (
+        <Line key={one.id}>
+          <Button onPress={() => void take(one)}>{msg`It is ${one.name}`}</Button>
+        </Line>
+      ))}
+    </Column>
+  ) : (
+    <Column gap="$1">
+      <Label>{msg`Not a client yet: without their skin, nothing is fitted to them and nothing is minded.`}</Label>
+      <Row title={msg`Make them a client`} href={`/clients/new?name=${encodeURIComponent(asked)}`} />
+    </Column>
+  );
+}
