@@ -206,7 +206,7 @@ function Charts({ client }: { readonly client: ClientAnswer }) {
       {client.charts.map((chart) => (
         <Row
           key={chart.id}
-          title={`${chart.lookName}, ${chart.occasion}`}
+          title={`${chart.lookName}, ${term(chart.occasion)}`}
           detail={msg`Version ${chart.version} by ${chart.author}`}
           fact={dayInWords(chart.date)}
           href={`/charts/${chart.id}`}

@@ -1,13 +1,19 @@
 import { useDeferredValue } from 'react';
-import { guestAsClient, msg, type Guest } from '@toile/core';
-import type { ClientSummary } from '@toile/contract';
+import { guestAsClient, msg, term, type Guest } from '@toile/core';
+import type { ChartSummary, ClientSummary } from '@toile/contract';
 import { useClient, useClients } from '../../data/hooks';
-import { Body, Button, Column, Label, Line, Row } from '../../ui';
+import { Body, Button, Choice, Column, Label, Line, Row } from '../../ui';
 import { sameName } from '../clients/sameName';
+import { dayInWords } from '../words/dates';
 import { knownClient } from './knownClient';
 
 /** Fewer letters are no name yet. */
 const LEAST = 3;
+/** The newest of a client's charts are offered. */
+const MOST_CHARTS = 6;
+const AS_BOOKED = 'as booked';
+const chartInWords = ({ lookName, occasion, date }: ChartSummary): string =>
+  `${lookName}, ${term(occasion)}, ${dayInWords(date)}`;
 
 /**
  * Which client somebody on a party's list is: their page, those of the same name to be taken, or the way to a
@@ -41,9 +47,21 @@ export function GuestClient({
         />
         <Line>
           <Button onPress={() => onChange((one) => ({ ...one, clientId: null, chartId: null }))}>
-            {msg`Somebody else`}
+            {msg`Not this client`}
           </Button>
         </Line>
+        {client && client.charts.length > 0 ? (
+          <Choice
+            label={msg`Chart for the day`}
+            options={[AS_BOOKED, ...client.charts.slice(0, MOST_CHARTS).map((chart) => chart.id)]}
+            words={{
+              [AS_BOOKED]: msg`of the visit, if one is booked`,
+              ...Object.fromEntries(client.charts.map((chart) => [chart.id, chartInWords(chart)])),
+            }}
+            chosen={[guest.chartId ?? AS_BOOKED]}
+            onChange={([id]) => id && onChange((one) => ({ ...one, chartId: id === AS_BOOKED ? null : id }))}
+          />
+        ) : null}
       </Column>
     );
   if (asked.length < LEAST) return null;
