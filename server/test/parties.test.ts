@@ -9,6 +9,7 @@ import {
   type TodayAnswer,
 } from '@toile/contract';
 import type { Agent, Response } from 'supertest';
+import { withBooked } from '../src/parties/charts';
 import { testServer, type TestServer } from './testServer';
 
 let server: TestServer;
@@ -99,6 +100,15 @@ test('another studio neither sees nor changes it', async () => {
     name: 'Brack wedding',
     revision: 1,
   });
+});
+
+test('a chart of the day goes before one of a trial for it, in whichever order they are booked', () => {
+  const trial = { clientId: 'a', chartId: 'tried', kind: 'trial' } as const;
+  const day = { clientId: 'a', chartId: 'worn', kind: 'wedding' } as const;
+  const chartOf = (...visits: Parameters<typeof withBooked>[1][number][]) =>
+    withBooked({ id: 'p', date: '2031-06-14', plan: null }, visits).booked.get('a');
+  expect([chartOf(trial, day), chartOf(day, trial)]).toEqual(['worn', 'worn']);
+  expect([chartOf(trial, { ...day, chartId: null }), chartOf()]).toEqual(['tried', undefined]);
 });
 
 test('Today tells the parties of three weeks in order, whether anybody of them is a client or not', async () => {

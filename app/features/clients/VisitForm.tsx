@@ -1,6 +1,11 @@
 import { msg, OCCASIONS } from '@toile/core';
 import { VISIT_STATES, type VisitInput } from '@toile/contract';
+import { useParties } from '../../data/hooks';
 import { Choice, Field, Line, View } from '../../ui';
+import { dayInWords, todayText } from '../words/dates';
+import { ofParty, partiesToChoose } from './partyOfVisit';
+
+const ALONE = 'alone';
 
 type VisitFormProps = {
   readonly form: VisitInput;
@@ -11,6 +16,7 @@ type VisitFormProps = {
 /** What a visit is for, how far it has come, when and where. */
 export function VisitForm({ form, onChange, errors }: VisitFormProps) {
   const set = (change: Partial<VisitInput>): void => onChange({ ...form, ...change });
+  const parties = partiesToChoose(useParties().data ?? [], form.partyId, todayText());
   return (
     <>
       <Choice
@@ -19,6 +25,26 @@ export function VisitForm({ form, onChange, errors }: VisitFormProps) {
         chosen={OCCASIONS.filter((o) => o === form.kind)}
         onChange={([kind]) => kind && set({ kind })}
       />
+      {parties.length > 0 ? (
+        <Choice
+          label={msg`Party`}
+          options={[ALONE, ...parties.map(({ id }) => id)]}
+          words={{
+            [ALONE]: msg`none`,
+            ...Object.fromEntries(parties.map(({ id, name, date }) => [id, `${name}, ${dayInWords(date)}`])),
+          }}
+          chosen={[form.partyId ?? ALONE]}
+          onChange={([id]) =>
+            id &&
+            onChange(
+              ofParty(
+                form,
+                parties.find((party) => party.id === id),
+              ),
+            )
+          }
+        />
+      ) : null}
       <Field
         label={msg`Date`}
         value={form.date}

@@ -5,6 +5,7 @@ import { WentTable } from './WentTable';
 import { LogState } from './LogState';
 import {
   atHand,
+  bookedChart,
   changeWords,
   lateWords,
   standsWords,
@@ -100,9 +101,7 @@ function HandsCard({
   const chair = plan.chairs.find((candidate) => candidate.id === now?.visit.chair)?.name;
   const guest = plan.guests.find((candidate) => candidate.id === now?.visit.of);
   const chart =
-    guest?.chartId ??
-    party.visits.find((visit) => visit.clientId === guest?.clientId && visit.chartId)?.chartId ??
-    null;
+    guest?.chartId ?? (guest && guest.clientId !== null ? bookedChart(party, guest.clientId) : null);
   const noted = guest?.notes.trim() ?? '';
   return (
     <Column role="listitem" gap="$2" borderLeftWidth={2} borderLeftColor="$ink" paddingLeft="$3">

@@ -13,6 +13,7 @@ import {
 } from '@toile/core';
 import { newId, type ClientSummary, type PartyChart } from '@toile/contract';
 import { Body, Button, Column, Empty, Label, Line, Row } from '../../ui';
+import { BookedAside, notOnList, readyByOfVisit } from './BookedAside';
 import { ClientsDialog } from './ClientsDialog';
 import { GuestDialog, ROLE_WORDS } from './GuestDialog';
 import { clientNamed, knownClient } from './knownClient';
@@ -62,13 +63,17 @@ export function PeoplePanel({ work }: { readonly work: PartyWork }) {
     const id = charted.guests.find((one) => one.id === guest.id)?.chartId;
     return id ? (party.charts[id] ?? null) : null;
   };
-  const addClients = async (clients: readonly ClientSummary[]): Promise<boolean> => {
+  const addClients = async (
+    clients: readonly Pick<ClientSummary, 'id' | 'name'>[],
+    readyBy: readonly (number | null)[] = [],
+  ): Promise<boolean> => {
     const known = await Promise.all(clients.map(knownClient));
     return withGuests([
       ...plan.guests,
-      ...known.map((client) => guestOfClient(newId(), client, plan, party.date)),
+      ...known.map((client, i) => guestOfClient(newId(), client, plan, party.date, readyBy[i])),
     ]);
   };
+  const booked = notOnList(party.visits, onList);
   const minutesOf = (guest: Guest): number =>
     // Whose hair alone is done may have a chart of another day.
     guest.faceMinutes === 0 ? 0 : (chartOf(guest)?.minutes ?? guest.faceMinutes);
@@ -122,6 +127,16 @@ export function PeoplePanel({ work }: { readonly work: PartyWork }) {
         <Button onPress={() => setPicking(true)}>{msg`Add from clients`}</Button>
         <Button onPress={() => setPasting(true)}>{msg`Paste a list`}</Button>
       </Line>
+      <BookedAside
+        visits={booked}
+        busy={busy}
+        onAdd={() =>
+          void addClients(
+            booked.map(({ clientId, clientName }) => ({ id: clientId, name: clientName })),
+            booked.map(readyByOfVisit),
+          )
+        }
+      />
       {unlike.length > 0 ? (
         <Column gap="$1">
           <Label>{msg`${plural(unlike.length)`One chart takes|${unlike.length} charts take`} other minutes than are planned here.`}</Label>

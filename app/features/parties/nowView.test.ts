@@ -8,6 +8,7 @@ import {
   type PartyPlan,
   type SeenVisit,
 } from '@toile/core';
+import { notOnList } from './BookedAside';
 import {
   atHand,
   changeWords,
@@ -16,6 +17,7 @@ import {
   standsWords,
   tellTexts,
   whenWords,
+  bookedChart,
   withCharts,
 } from './nowView';
 import { learnedPace, learnedWords, paceOf, paceWords } from './paceWords';
@@ -141,6 +143,33 @@ test('a booked visit’s chart is its guest’s, unless the guest has one of the
     typeof withCharts
   >[0];
   expect(withCharts(party, { ...plan, guests }).guests.map((one) => one.chartId)).toEqual(['booked', 'own']);
+});
+
+test('a visit for the day goes before a trial for it, whichever was booked first; a cancelled one is none', () => {
+  type Visits = Parameters<typeof bookedChart>[0]['visits'];
+  const visit = (kind: string, chartId: string | null, state = 'booked') =>
+    ({ clientId: 'ca', kind, chartId, state }) as unknown as Visits[number];
+  const chartOf = (...visits: readonly Visits[number][]): string | null => bookedChart({ visits }, 'ca');
+  const [trial, day] = [visit('trial', 'tried'), visit('wedding', 'worn')];
+  expect([chartOf(trial, day), chartOf(day, trial)]).toEqual(['worn', 'worn']);
+  expect([chartOf(trial), chartOf(trial, visit('wedding', null))]).toEqual(['tried', 'tried']);
+  expect([chartOf(visit('wedding', 'worn', 'cancelled'), trial), chartOf()]).toEqual(['tried', null]);
+  expect(bookedChart({ visits: [day] }, 'cb')).toBeNull();
+});
+
+test('who is booked for the day and not on the list is offered once; trials and what was cancelled are not', () => {
+  type Visits = Parameters<typeof notOnList>[0];
+  const visit = (id: string, clientId: string, kind = 'wedding', state = 'booked') =>
+    ({ id, clientId, kind, state }) as unknown as Visits[number];
+  const visits = [
+    visit('1', 'a'),
+    visit('2', 'b', 'trial'),
+    visit('3', 'c', 'wedding', 'cancelled'),
+    visit('4', 'd'),
+    visit('5', 'd'),
+    visit('6', 'e', 'wedding', 'asked'),
+  ];
+  expect(notOnList(visits, new Set(['a'])).map(({ id }) => id)).toEqual(['4', '6']);
 });
 
 describe('a pace learned', () => {

@@ -29,10 +29,18 @@ export function dayStands(
 export function withCharts(party: Pick<PartyAnswer, 'visits'>, plan: PartyPlan): PartyPlan {
   const guests = plan.guests.map((guest): Guest => {
     if (guest.chartId !== null || guest.clientId === null) return guest;
-    const booked = party.visits.find((visit) => visit.clientId === guest.clientId && visit.chartId);
-    return booked ? { ...guest, chartId: booked.chartId } : guest;
+    const chartId = bookedChart(party, guest.clientId);
+    return chartId === null ? guest : { ...guest, chartId };
   });
   return { ...plan, guests };
+}
+
+/** The chart of a visit booked for a party; of a trial for it only where there is no other. */
+export function bookedChart({ visits }: Pick<PartyAnswer, 'visits'>, clientId: string): string | null {
+  const own = visits.filter(
+    (visit) => visit.clientId === clientId && visit.chartId !== null && visit.state !== 'cancelled',
+  );
+  return (own.find(({ kind }) => kind !== 'trial') ?? own[0])?.chartId ?? null;
 }
 
 const nameIn = (list: readonly { readonly id: string; readonly name: string }[], id: string | null): string =>

@@ -1,5 +1,5 @@
 import { minutesAsGiven, type Chart, type PartyPlan } from '@toile/core';
-import type { PartyChart } from '@toile/contract';
+import type { PartyChart, VisitAnswer } from '@toile/contract';
 import type { Tx } from '../db/connection';
 import { chartsNow } from '../care/chartNow';
 import { found } from '../http/problem';
@@ -18,21 +18,24 @@ export async function partyRow(tx: Tx, id: string): Promise<PartyRow> {
   );
   const visits = await tx
     .selectFrom('visits')
-    .select(['client_id as clientId', 'chart_id as chartId'])
+    .select(['client_id as clientId', 'chart_id as chartId', 'kind'])
     .where('party_id', '=', id)
     .where('state', '!=', 'cancelled')
     .execute();
   return withBooked(row, visits);
 }
 
-/** A party's row with the charts of these visits. */
+/** A party's row with the charts of these visits: of a trial for it only where nothing else is booked. */
 export function withBooked(
   { id, date, plan }: Omit<PartyRow, 'booked'>,
-  visits: readonly { readonly clientId: string; readonly chartId: string | null }[],
+  visits: readonly Pick<VisitAnswer, 'clientId' | 'chartId' | 'kind'>[],
 ): PartyRow {
-  const booked = new Map(
-    visits.flatMap((v): [string, string][] => (v.chartId ? [[v.clientId, v.chartId]] : [])),
-  );
+  const charts = (some: typeof visits): [string, string][] =>
+    some.flatMap((v): [string, string][] => (v.chartId ? [[v.clientId, v.chartId]] : []));
+  const booked = new Map([
+    ...charts(visits.filter(({ kind }) => kind === 'trial')),
+    ...charts(visits.filter(({ kind }) => kind !== 'trial')),
+  ]);
   return { id, date, plan, booked };
 }
 

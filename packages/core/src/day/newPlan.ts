@@ -157,8 +157,14 @@ type PartyClient = {
  * A client as a guest of a party on a day: a child is one, and whoever said that waiting is hard waits
  * little.
  */
-export function guestOfClient(id: string, client: PartyClient, plan: PartyPlan, day: string): Guest {
-  const usual = { readyBy: null, faceMinutes: null, hairMinutes: null };
+export function guestOfClient(
+  id: string,
+  client: PartyClient,
+  plan: PartyPlan,
+  day: string,
+  /** Where it was said. */ readyBy: number | null = null,
+): Guest {
+  const usual = { readyBy, faceMinutes: null, hairMinutes: null };
   const role = isChild(client, day) ? 'child' : 'guest';
   return guestAsClient(newGuest(id, { name: client.name, role, ...usual }, plan), client, day);
 }
