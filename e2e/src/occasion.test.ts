@@ -19,7 +19,7 @@ test('a visit is asked for, booked, asked about, moved and cancelled with why', 
   await page.getByLabel('Date').fill('2031-08-16');
   await page.getByLabel('Starts at').fill('08:00');
   await page.getByLabel('Ready by').fill('11:00');
-  await page.getByRole('radio', { name: 'wedding' }).click();
+  await page.getByRole('radio', { name: 'wedding', exact: true }).click();
   await page.getByRole('radio', { name: 'asked' }).click();
   await button('Book').click();
   const row = button(/16 Aug 2031, .*: wedding at 08:00/);

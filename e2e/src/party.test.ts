@@ -54,6 +54,51 @@ test('a party from nothing to a proven plan on a phone', async () => {
   await context.close();
 });
 
+test('a client on a pasted list is taken as one, a visit is booked for the party, and Today tells of it', async () => {
+  const { context, page, complaints } = await openAs(browser, 'artist', PHONE);
+  const soon = new Date(Date.now() + 9 * 86_400_000).toISOString().slice(0, 10);
+  await newParty(
+    page,
+    'Two Rivers',
+    'Tull, Ambrose\nAmbrose Tull - bride - face 50\nZed Nobody, guest, 11:30, latex allergy',
+    soon,
+  );
+  // Two names divided by a comma are not guessed to be one.
+  await page.getByText(/^▲ Line 1: "Ambrose" is neither a role/).waitFor();
+  await page.getByRole('button', { name: 'Close' }).click();
+  await page.getByRole('button', { name: /^Ambrose Tull.*no chart yet/ }).click();
+  await page.getByRole('link', { name: /^Ambrose Tull.*their page as a client/ }).waitFor();
+  await page.keyboard.press('Escape');
+  await page.getByText(/^▲ Zed Nobody: what is noted here of allergies/).waitFor();
+  await page.getByRole('button', { name: /^Zed Nobody.*not a client yet/ }).click();
+  await page.getByRole('link', { name: 'Make them a client' }).click();
+  expect(await page.getByLabel('Name', { exact: true }).inputValue()).toBe('Zed Nobody');
+
+  // Another is booked for it from her own page, on the party's day.
+  await openClient(page, 'Philippa Renn');
+  await page.getByRole('button', { name: 'Book a visit' }).click();
+  await page.getByRole('radio', { name: 'portrait', exact: true }).click();
+  await page.getByRole('radio', { name: /^Two Rivers/ }).click();
+  expect(await page.getByLabel('Date').inputValue()).toBe(soon);
+  await page.getByLabel('Starts at').fill('08:15');
+  await page.getByLabel('Ready by').fill('10:45');
+  await page.getByRole('button', { name: 'Book', exact: true }).click();
+  await page.getByText(/portrait at 08:15, Quay House/).waitFor();
+
+  await page.getByRole('link', { name: 'Today', exact: true }).click();
+  await page.getByRole('link', { name: /^Two Rivers.*from 07:30.*2 people/ }).click();
+  await page.getByText('Booked for this party and not on its list: Philippa Renn.').waitFor();
+  await page.getByRole('button', { name: 'Put them on the list' }).click();
+  await page.getByRole('button', { name: /^Philippa Renn.*ready by 10:45/ }).click();
+  // Which of her charts is hers for the day is chosen here.
+  await page.getByRole('dialog').getByText('Philippa Renn').first().waitFor();
+  await page.keyboard.press('Escape');
+  await openPartyPart(page, 'Before');
+  await page.getByText(/^Portrait, Quay House/).waitFor();
+  expect(complaints).toEqual([]);
+  await context.close();
+});
+
 test('an impossible one is explained in a sentence and made possible by an offered way', async () => {
   const { context, page } = await openAs(browser, 'owner', PHONE);
   await newParty(

@@ -78,7 +78,9 @@ export function GuestClient({
   ) : (
     <Column gap="$1">
       <Label>{msg`Not a client yet: without their skin, nothing is fitted to them and nothing is minded.`}</Label>
-      <Row title={msg`Make them a client`} href={`/clients/new?name=${encodeURIComponent(asked)}`} />
+      <Line>
+        <Button href={`/clients/new?name=${encodeURIComponent(asked)}`}>{msg`Make them a client`}</Button>
+      </Line>
     </Column>
   );
 }

@@ -92,12 +92,6 @@ export function GuestDialog({
         error={tried ? wrong.name : undefined}
         autoFocus={guest.name === ''}
       />
-      <GuestClient
-        guest={value}
-        day={day}
-        onList={new Set(plan.guests.flatMap((one) => (one.id === guest.id ? [] : (one.clientId ?? []))))}
-        onChange={setValue}
-      />
       <Choice
         label={msg`Role`}
         options={GUEST_ROLES}
@@ -140,6 +134,12 @@ export function GuestDialog({
           )}
         </Column>
       ) : null}
+      <GuestClient
+        guest={value}
+        day={day}
+        onList={new Set(plan.guests.flatMap((one) => (one.id === guest.id ? [] : (one.clientId ?? []))))}
+        onChange={setValue}
+      />
       {plan.places.length > 1 ? (
         <Choice
           label={msg`Where`}

@@ -4,7 +4,7 @@ import { Body, Button, Column, Empty, Label, Loading, Row } from '../../ui';
 import { kindsMissing } from '../kit/KindsToFill';
 import { firstSteps } from './firstSteps';
 
-/** Today of a studio with nobody booked: the way to a first chart, or, with nothing at all, where to go on. */
+/** Today with nobody booked: the way to a first chart, or, with nothing at all, where to go on. */
 export function FirstSteps({
   booked,
   onClients,

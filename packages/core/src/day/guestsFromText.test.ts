@@ -134,7 +134,7 @@ const LINES: readonly Told[] = [
     'needs glasses',
   ],
   ['Bride - Noor Ash, first photos 12.30', 'Noor Ash', 'star', at(12, 30), null, null, 'first photos 12.30'],
-  // A time that says what it is for: the words stay whole, and when somebody comes is not when they are ready.
+  // A time that says what it is for: the words stay whole; when somebody comes they are not ready.
   ['Ada, leaves 11.45 for the church', 'Ada', 'guest', at(11, 45), null, null, 'leaves 11.45 for the church'],
   ['Ada leaves 11.45', 'Ada', 'guest', at(11, 45), null, null, 'leaves 11.45'],
   ['Eric Church 10:00', 'Eric Church', 'guest', at(10)],
