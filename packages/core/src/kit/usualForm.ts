@@ -49,7 +49,7 @@ type Own = { readonly texture: Texture } & Partial<UsualForm>;
 const PRESSED: Own = { texture: 'pressed' };
 const DRAWN: Own = { texture: 'pencil' };
 const USUAL: Partial<Record<ProductKind, Own>> = {
-  prep: { texture: 'cream' },
+  prep: { texture: 'cream', measure: 'pump', mgPerMeasure: 170 },
   adjuster: { texture: 'liquid', measure: 'drop', mgPerMeasure: 30 },
   concealer: { texture: 'liquid' },
   corrector: { texture: 'cream', measure: 'dot', mgPerMeasure: 10 },

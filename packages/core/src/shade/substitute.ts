@@ -16,6 +16,7 @@ import { isColoured, mixTableOf, type Coloured } from './mixTables';
 import { besideInWords, layOver, mixedOptics, opticsOf } from './optics';
 import { skinTarget } from './skinTarget';
 import { needsMissed } from './needs';
+import { impossibleBecause } from './possibleColour';
 import { missesOf, type Wearer } from './ranges';
 import { shadeRoleOf, type ShadeAsk } from './skinRole';
 import { excludedBecause, unitToTake, unusableBecause, type LaidWhere, type ShadeContext } from './usable';
@@ -62,6 +63,8 @@ const ASK_OF: Readonly<Partial<Record<Product['kind'], Pick<ShadeAsk, 'role' | '
   powder: { role: 'powder', shade: null },
   'lip colour': { role: 'lip', shade: null },
 };
+/** Ratios of one pair among those looked at, of which the best stays. */
+const RATIOS = 4;
 const COVERAGE_ORDER = Object.keys(COVERAGES) as readonly Coverage[];
 /** Textures in order from runny to dry: neighbours replace each other with ease. */
 const TEXTURE_ORDER: readonly Product['texture'][] = [
@@ -91,14 +94,17 @@ export type SubstituteOptions = {
 /**
  * The nearest of the kit to a product that cannot be used: by colour, finish, coverage, texture and family,
  * singles and for bases also mixes, with how far off each is, the dose that covers alike and the result on
- * her skin.
+ * her skin. A mix no nearer than what is in it alone is none.
  */
 export function substitute(
-  product: ProductSnapshot,
+  replaced: ProductSnapshot,
   context: ShadeContext,
   options: SubstituteOptions = {},
 ): Substitute[] {
   const { count = 5, notPacked = [] } = options;
+  // A colour nothing can have says nothing of what is near it.
+  const product =
+    impossibleBecause(replaced.kind, replaced.lab) === null ? replaced : { ...replaced, lab: null };
   const forbids = options.forbids ?? context.forbids;
   const judged: ShadeContext = forbids ? { ...context, forbids } : context;
   const kinds: readonly Product['kind'][] = product.kind === 'base' ? ['base', 'adjuster'] : [product.kind];
@@ -126,16 +132,36 @@ export function substitute(
     .filter((p) => p.kind === product.kind)
     .map((p) => lookAt([{ product: p, pumps: 1 }], p.lab));
   const byId = new Map(coloured.map((p) => [p.id, p]));
+  const alone = new Map(singles.map(({ parts: [only], cost }) => [only!.product.id, cost]));
   const pairs =
     product.kind === 'base' && coloured.length > 1
-      ? matchBase(wanted, [], { table: mixTableOf(coloured, 2), count }).pairs.map((mix) =>
+      ? matchBase(wanted, [], { table: mixTableOf(coloured, 2), count: RATIOS * count }).pairs.map((mix) =>
           lookAt(
             mix.parts.map(({ id, pumps }) => ({ product: byId.get(id)!, pumps })),
             mix.lab,
           ),
         )
       : [];
-  return [...singles, ...pairs].sort((a, b) => a.cost - b.cost).slice(0, count);
+  const mixes = pairs.filter(
+    ({ parts, cost }) => cost < Math.min(...parts.map((part) => alone.get(part.product.id) ?? Infinity)),
+  );
+  return nearestOfEach([...singles, ...mixes]).slice(0, count);
+}
+
+/** The nearest first; of two stirred together only the best of their ratios. */
+function nearestOfEach(all: readonly Substitute[]): Substitute[] {
+  const seen = new Set<string>();
+  return [...all]
+    .sort((a, b) => a.cost - b.cost)
+    .filter(({ parts }) => {
+      const of = parts
+        .map((part) => part.product.id)
+        .sort()
+        .join(' ');
+      if (seen.has(of)) return false;
+      seen.add(of);
+      return true;
+    });
 }
 
 function scorer(product: ProductSnapshot, context: ShadeContext, dose: number) {
