@@ -263,7 +263,7 @@ export const CHEEK_GUIDES = messagesIn(['label', 'where'], {
   blushLifted: {
     kind: 'blush',
     label: 'Lifted blush',
-    where: 'above the contour, up and back along the cheekbone',
+    where: 'along the cheekbone, up and back',
     central: false,
     adjustable: ALL,
     build: blushLifted,
