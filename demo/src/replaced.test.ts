@@ -18,13 +18,17 @@ test('on every skin and of every base: what is offered instead is worth stirring
         );
         expect(new Set(of).size).toBe(of.length);
         const alone = new Map(
-          offered.flatMap(({ parts, cost }): [string, number][] =>
-            parts.length === 1 ? [[parts[0]!.product.id, cost]] : [],
+          offered.flatMap((one): [string, typeof one][] =>
+            one.parts.length === 1 ? [[one.parts[0]!.product.id, one]] : [],
           ),
         );
-        for (const { parts, cost } of offered.filter((one) => one.parts.length > 1)) {
+        for (const mix of offered.filter((one) => one.parts.length > 1)) {
           mixes++;
-          for (const part of parts) expect(cost).toBeLessThan(alone.get(part.product.id) ?? Infinity);
+          // Dearer than what is in it alone only where it comes nearer.
+          for (const part of mix.parts) {
+            const single = alone.get(part.product.id);
+            if (single && single.cost <= mix.cost) expect(mix.deltaE!).toBeLessThan(single.deltaE!);
+          }
         }
       }
     }

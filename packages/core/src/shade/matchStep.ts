@@ -38,6 +38,7 @@ import {
 import { wantedColour } from './target';
 import { isUnread, wouldGuess } from './unread';
 import { excludedBecause, mindsLenses, unitToTake, type ShadeContext } from './usable';
+import { worthStirring } from './worthStirring';
 
 const UNREAD: CostPart = messagesIn(['words'], {
   part: 'colour',
@@ -271,7 +272,9 @@ export function matchStep(ask: ShadeAsk, context: ShadeContext, options: MatchSt
   const wantsMixes =
     target !== null &&
     (ask.wants.mix === true || (!inRange.some(isOwned) && role !== null && isMixable(ask)));
-  const mixes = wantsMixes ? worthStirring(mixesOf(ask, usable, context, stepJudge, target), inRange) : [];
+  const mixes = wantsMixes
+    ? worthStirring(mixesOf(ask, usable, context, stepJudge, target), inRange.filter(isOwned))
+    : [];
   // The best of both kinds is always among them: a single bottle is quicker, a mix often nearer.
   const stirred = mixes.slice(0, Math.ceil(count / 2));
   const asked = [...inRange.slice(0, count - stirred.length), ...stirred].sort(byCost);
@@ -364,28 +367,6 @@ function mixesOf(
   }));
 }
 
-/**
- * Of mixes of the same products the best alone, and none that comes no nearer than one of its own products
- * does for less: whoever chooses is shown ways that differ. Best first.
- */
-function worthStirring(mixes: readonly ShadeAnswer[], singles: readonly ShadeAnswer[]): ShadeAnswer[] {
-  const known = new Set<string>();
-  return [...mixes].sort(byCost).filter((mix) => {
-    const products = mix.parts.map(({ product }) => product.id);
-    const key = [...products].sort().join();
-    const forNothing = singles.some(
-      (single) =>
-        isOwned(single) &&
-        products.includes(single.parts[0]!.product.id) &&
-        single.cost <= mix.cost &&
-        (single.deltaE ?? Infinity) <= (mix.deltaE ?? Infinity),
-    );
-    // Another ratio of the same may come nearer.
-    if (forNothing || known.has(key)) return false;
-    known.add(key);
-    return true;
-  });
-}
 const sameMix = ({ parts }: ShadeAnswer): string =>
   parts.map(({ product, measures }) => `${product.id} ${measures}`).join();
 

@@ -20,6 +20,7 @@ import { impossibleBecause } from './possibleColour';
 import { missesOf, type Wearer } from './ranges';
 import { shadeRoleOf, type ShadeAsk } from './skinRole';
 import { excludedBecause, unitToTake, unusableBecause, type LaidWhere, type ShadeContext } from './usable';
+import { worthStirring } from './worthStirring';
 
 export type Substitute = {
   readonly parts: readonly { readonly product: Product; readonly unit: Unit; readonly pumps: number }[];
@@ -132,7 +133,6 @@ export function substitute(
     .filter((p) => p.kind === product.kind)
     .map((p) => lookAt([{ product: p, pumps: 1 }], p.lab));
   const byId = new Map(coloured.map((p) => [p.id, p]));
-  const alone = new Map(singles.map(({ parts: [only], cost }) => [only!.product.id, cost]));
   const pairs =
     product.kind === 'base' && coloured.length > 1
       ? matchBase(wanted, [], { table: mixTableOf(coloured, 2), count: RATIOS * count }).pairs.map((mix) =>
@@ -142,26 +142,7 @@ export function substitute(
           ),
         )
       : [];
-  const mixes = pairs.filter(
-    ({ parts, cost }) => cost < Math.min(...parts.map((part) => alone.get(part.product.id) ?? Infinity)),
-  );
-  return nearestOfEach([...singles, ...mixes]).slice(0, count);
-}
-
-/** The nearest first; of two stirred together only the best of their ratios. */
-function nearestOfEach(all: readonly Substitute[]): Substitute[] {
-  const seen = new Set<string>();
-  return [...all]
-    .sort((a, b) => a.cost - b.cost)
-    .filter(({ parts }) => {
-      const of = parts
-        .map((part) => part.product.id)
-        .sort()
-        .join(' ');
-      if (seen.has(of)) return false;
-      seen.add(of);
-      return true;
-    });
+  return [...singles, ...worthStirring(pairs, singles)].sort((a, b) => a.cost - b.cost).slice(0, count);
 }
 
 function scorer(product: ProductSnapshot, context: ShadeContext, dose: number) {
