@@ -56,7 +56,7 @@ export function useOnline(): boolean {
   );
 }
 
-/** Reads the next visits' clients and charts, the next party, and the kit, so that they can be opened in a basement. */
+/** Reads the next visits, their charts, the next party and the kit, so that they open in a basement. */
 export function useDayOnHand(today: TodayAnswer | undefined): void {
   useEffect(() => {
     if (!today || !('serviceWorker' in navigator) || !navigator.onLine) return;

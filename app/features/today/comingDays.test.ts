@@ -1,4 +1,4 @@
-import fc from 'fast-check';
+import * as fc from 'fast-check';
 import type { TodayParty, VisitAnswer } from '@toile/contract';
 import { comingDays } from './comingDays';
 
