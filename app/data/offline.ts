@@ -63,7 +63,7 @@ export function useDayOnHand(today: TodayAnswer | undefined): void {
     let current = true;
     void navigator.serviceWorker.ready.then(async () => {
       const visits = today.visits.slice(0, VISITS_AHEAD);
-      const parties = today.parties.slice(0, PARTIES_AHEAD);
+      const parties = (today.parties ?? []).slice(0, PARTIES_AHEAD);
       const reads = [
         () => call('kit'),
         () => call('studioSettings'),

@@ -6,7 +6,7 @@ const folder = path.resolve(path.dirname(new URL(import.meta.url).pathname), '..
 
 /** Each main view once: how to get there, from Today. */
 const PHONE_VIEWS: Readonly<Record<string, (page: Page) => Promise<void>>> = {
-  today: async () => undefined,
+  today: (page) => page.getByRole('img', { name: /’s face$/ }).waitFor(),
   client: (page) => openClient(page, 'Morwenna Penhallow'),
   trace: async (page) => {
     await openClient(page, 'Renske Halloran');

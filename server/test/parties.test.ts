@@ -121,7 +121,7 @@ test('Today tells the parties of three weeks in order, whether anybody of them i
     }),
   );
   const { parties } = (await owner.get('/api/today').expect(200)).body as TodayAnswer;
-  const told = parties.filter(({ id }) => made.includes(id));
+  const told = parties!.filter(({ id }) => made.includes(id));
   expect(told.map(({ date, peopleCount, begins }) => [date, peopleCount, begins])).toEqual([
     ['2031-05-14', 3, '07:30'],
     ['2031-05-20', 0, null],

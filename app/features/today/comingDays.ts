@@ -15,7 +15,7 @@ export type Next =
  * What is next, and the days to come without it. Visits and parties come in order of their days; a visit goes
  * before a party on its day, since whom it is for sits down first.
  */
-export function comingDays({ visits, parties }: Pick<TodayAnswer, 'visits' | 'parties'>): {
+export function comingDays({ visits, parties = [] }: Pick<TodayAnswer, 'visits' | 'parties'>): {
   readonly next: Next | null;
   readonly days: readonly ComingDay[];
 } {

@@ -164,7 +164,8 @@ export type DueItem = {
 export type TodayAnswer = {
   readonly date: string;
   readonly visits: readonly VisitAnswer[];
-  /** In order of their days. */ readonly parties: readonly TodayParty[];
+  /** In order of their days; an answer a device kept from before these were told has none. */
+  readonly parties?: readonly TodayParty[];
   readonly due: readonly DueItem[];
 };
 
