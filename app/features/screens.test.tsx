@@ -94,7 +94,8 @@ const CASES: readonly Case[] = [
     waits: '/api/today',
     beside: { '/api/clients': [], '/api/kit': { products: [], units: [] } },
     empty: {
-      body: { date: DAY, visits: [], parties: [], due: [] },
+      // As a device may have kept it from before parties were told.
+      body: { date: DAY, visits: [], due: [] },
       says: /Four steps lead to a first chart/,
     },
     ready: { body: { date: DAY, visits: [visit], parties: [], due: [] }, says: /Ilse Moor/ },
