@@ -9,36 +9,47 @@ const ROLE_FIRST =
 /** What may stand between names and their role. */
 const BEFORE_ROLE = /\s*[,:(]\s*|\s+[-–—]\s+/g;
 const ROLE = /^(?:all )?(\p{L}+(?:[’' -]\p{L}+)*s)(?=\s*(?:[),;:]|$)|\s+[-–—]\s)/iu;
-const NAME = /^\p{Lu}[\p{L}'’-]*(?: \p{Lu}[\p{L}'’-]*){0,2}$/u;
+/** A name, and in brackets what is said of whoever has it. */
+const NAME = /^(\p{Lu}[\p{L}'’-]*(?: \p{Lu}[\p{L}'’-]*){0,2})\s*(\([^()]*\))?$/u;
 /** What is said after them is said of each. */
-const OF_EACH = /^(.*?)(\s+[-–—]\s+.*|\s*\(.*\)\s*)?$/;
+const OF_EACH = /^(.*?)(\s+[-–—]\s+.*|\s*\([^()]*\)\s*)?$/;
 
 /**
  * The lines of several people told in one, each by name with their role ("Bridesmaids x3: Ada, Bel & Coco -
- * make-up", "Ada, Bel and Coco - bridesmaids"); any other line as it is.
+ * make-up", "Ada, Bel and Coco - bridesmaids", "Ada (bride), Bel (mum)"); any other line as it is.
  */
 export function eachOfSeveral(line: string): readonly string[] {
   const plain = line.replace(BULLET, '');
   const [, role, rest] = ROLE_FIRST.exec(plain) ?? [];
   if (role !== undefined && rest !== undefined && roleTold(role) !== null) {
     const [, told = '', ofEach = ''] = OF_EACH.exec(rest) ?? [];
-    const names = namesIn(told);
-    if (names) return names.map((name) => `${role}: ${name}${ofEach}`);
+    // Brackets at the end are the last one's where others have some too.
+    const names = namesIn(rest) ?? namesIn(told);
+    const each = names && names.some(({ own }) => own !== '') ? '' : ofEach;
+    if (names) return names.map(({ name, own }) => `${role}: ${name}${own === '' ? '' : ` ${own}`}${each}`);
   }
   for (const mark of plain.matchAll(BEFORE_ROLE)) {
     const after = plain.slice(mark.index + mark[0].length);
     const [whole = '', told] = ROLE.exec(after) ?? [];
     const names = told !== undefined && roleTold(told) !== null ? namesIn(plain.slice(0, mark.index)) : null;
-    if (names) return names.map((name) => `${name} (${told})${after.slice(whole.length).replace(/^\)/, '')}`);
+    if (names)
+      return names.map(
+        ({ name, own }) => `${name} (${told}) ${own}${after.slice(whole.length).replace(/^\)/, '')}`,
+      );
   }
-  return [line];
+  const each = namesIn(plain);
+  return each?.every(({ own }) => own !== '') ? each.map(({ name, own }) => `${name} ${own}`) : [line];
 }
 
-/** Names joined by commas, "and", "&" or "+", at least two; null where one of them is none. */
-function namesIn(words: string): readonly string[] | null {
+/** Names joined by commas, strokes, "and", "&" or "+", at least two; null where one of them is none. */
+function namesIn(words: string): readonly { readonly name: string; readonly own: string }[] | null {
+  // What stands in brackets parts nothing.
   const names = words
     .trim()
-    .split(/\s*,\s*(?:and\s+|&\s*)?|\s+(?:and|&|\+)\s+/)
+    .split(/(?:\s*[,/]\s*(?:and\s+|&\s*)?|\s+(?:and|&|\+)\s+)(?![^()]*\))/)
     .filter((name) => name !== '');
-  return names.length > 1 && names.every((name) => NAME.test(name)) ? names : null;
+  const told = names.map((name) => NAME.exec(name));
+  return names.length > 1 && told.every((match) => match !== null)
+    ? told.map(([, name = '', own = '']) => ({ name, own }))
+    : null;
 }

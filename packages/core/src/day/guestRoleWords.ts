@@ -18,7 +18,7 @@ const WORDS: readonly (readonly [role: GuestRole, alone: string, besideName: str
   [
     'attendant',
     'attendant|witness|usher',
-    'bridesmaid|(?:maid|matron|man|woman) of honou?r|m\\.?o\\.?h|best (?:man|woman)|groomsm[ae]n',
+    'bridesmaid|b\\.?m|(?:maid|matron|man|woman) of honou?r|m\\.?o\\.?h|best (?:man|woman)|groomsm[ae]n',
   ],
   ['child', 'child|kid|girl|boy|toddler|daughter|son', 'flower ?girl|page ?boy|ring ?bearer'],
   ['guest', 'guest|friend|cousin|aunt(?:ie|y)?|uncle|niece|nephew|colleague', 'wedding guest'],

@@ -1,5 +1,6 @@
 import Papa from 'papaparse';
 import { msg } from '../messages';
+import { roleTold } from './guestRoleWords';
 
 /** What a column of a table of people holds. */
 type Column = 'name' | 'role' | 'ready' | 'face' | 'hair' | 'work';
@@ -26,8 +27,10 @@ const plain = (cell: string): string =>
     .trim();
 const columnOf = (cell: string): Column | null =>
   HEADERS.find(([, told]) => told.test(plain(cell)))?.[0] ?? null;
+/** A column for whatever there is to say. */
+const NOTES = /^(?:notes?|comments?|remarks?|info|other)$/;
 /** Nothing is done: an empty cell, a stroke, a no. */
-const NOTHING = /^(?:[-–—]*|no|none|n\/?a|0|x?✗)$/i;
+const NOTHING = /^(?:[-–—]*|no?|none|n\/?a|0|x?✗)$/i;
 const YES = /^(?:yes|y|x|✓|✔|true|1)$/i;
 
 /**
@@ -48,15 +51,17 @@ export function guestTable(text: string): readonly TableLine[] | null {
   const known = new Set(columns.filter((column) => column !== null));
   if (!known.has('name') || known.size < 2) return null;
   const at = (column: Column): number => columns.indexOf(column);
-  return body.map(({ line, cells }) => ({
-    line,
-    text: rowAsLine((column) => cells[at(column)] ?? '', known),
-    notes: names
-      .flatMap((name, i) =>
-        columns[i] === null && cells[i] ? [name === '' ? cells[i] : `${name}: ${cells[i]}`] : [],
-      )
-      .join('. '),
-  }));
+  return body.map(({ line, cells }) => {
+    /** Who it is, told in a column for anything. */
+    const role = cells.find((cell, i) => columns[i] === null && roleTold(cell) !== null);
+    const text = rowAsLine((column) => cells[at(column)] ?? (column === 'role' ? (role ?? '') : ''), known);
+    const notes = names.flatMap((name, i) => {
+      const cell = cells[i];
+      if (columns[i] !== null || !cell || (cell === role && at('role') < 0)) return [];
+      return [name === '' || NOTES.test(plain(name)) ? cell : `${name}: ${cell}`];
+    });
+    return { line, text, notes: notes.join('. ') };
+  });
 }
 
 function rowAsLine(cell: (column: Column) => string, known: ReadonlySet<Column>): string {

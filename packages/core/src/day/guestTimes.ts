@@ -15,8 +15,15 @@ export const BETWEEN_PARTS = String.raw`\s*[,;\t|/()[\]]\s*|\s+[-–—]+\s+|\s*
  */
 const AFTERNOON = { from: 1, before: 5 } as const;
 
+/** A time by itself, six groups: "12:30 pm", "1 pm", "noon". */
 const TIME = String.raw`(?:(\d{1,2})[:.h](\d{2})\s*(am|pm|a\.m\.|p\.m\.)?(?![\d.:])|(\d{1,2})\s*(am|pm)\b|(noon|midday)\b)`;
-const ALONE = String.raw`(?:\b(ready)\b\s*)?(?:\b(by|at|for)\b\s*|@\s*)?\b${TIME}`;
+/** An hour alone, where the word before it says that it is one: "by 11", "ready for 12". */
+const HOUR = String.raw`(\d{1,2})\b(?![:.]?\d)(?!\s*(?:[ap]\.?m|m|mins?|minutes?|h|hrs?|hours?|%|people|yrs?|years?)\b)`;
+const READY = 'ready|done|finished|needed';
+const ALONE = String.raw`(?:\b(${READY})\b\s*)?(?:\b(by|at|for)\b\s*|@\s*)?\b${TIME}`;
+const BY_HOUR = String.raw`(?:\b(${READY})\s+(?:by\s+|for\s+|at\s+)?|\b(by|at)\s+|@\s*)${HOUR}`;
+/** From one time to another: "9.00-10.00", "9-10am". */
+const SPAN = String.raw`(?:\bfrom\s+)?\b(?:\d{1,2}-|\d{1,2}[:.h]\d{2}\s*(?:[ap]m)?\s*(?:[-–—]|to|until|till)\s*|\d{1,2}\s*[ap]m\s*(?:[-–—]|to|until|till)\s*)${TIME}`;
 
 const COMING = 'arriv(?:es?|ing)|comes?|coming|there|here|free|available|not before';
 /** What goes before a time that is not simply when somebody is to be ready. */
@@ -26,9 +33,9 @@ const WORDS_BEFORE = new RegExp(
 );
 const WORDS_AFTER = /^(?:for|to|because|as|so|when|then|before|after|until|till)\b/;
 
-/** The minute of a day a match of `TIME` tells; null where it is none. */
-function minuteTold(match: RegExpExecArray, first: number): number | null {
-  const [hours, minutes, half, bareHours, bareHalf, noon] = match.slice(first);
+/** The minute of a day that six groups of `TIME` tell; null where it is none. */
+function minuteTold(groups: readonly (string | undefined)[]): number | null {
+  const [hours, minutes, half, bareHours, bareHalf, noon] = groups;
   const told = hours ?? bareHours ?? '12';
   const after = noon ? 'pm' : (half ?? bareHalf)?.toLowerCase().replaceAll('.', '');
   let hour = Number(told);
@@ -41,9 +48,29 @@ function minuteTold(match: RegExpExecArray, first: number): number | null {
   return hour * 60 + past;
 }
 
+/** The one time of a part, and where it stands; null with none or more. */
+function onlyTime(
+  part: string,
+): { readonly minute: number; readonly at: number; readonly end: number } | null {
+  const whole = [...part.matchAll(new RegExp(TIME, 'gi'))].map((match) => ({
+    minute: minuteTold(match.slice(1)),
+    at: match.index,
+    end: match.index + match[0].length,
+  }));
+  const hours = [...part.matchAll(new RegExp(String.raw`\b(by|at|for|from)\s+${HOUR}`, 'gi'))].map(
+    (match) => ({
+      minute: minuteTold([undefined, undefined, undefined, match[2]]),
+      at: match.index + match[0].length - match[2]!.length,
+      end: match.index + match[0].length,
+    }),
+  );
+  const [one, ...more] = [...whole, ...hours];
+  return one && more.length === 0 && one.minute !== null ? { ...one, minute: one.minute } : null;
+}
+
 /**
- * The times of a line, what is left of it, and the parts that tell more about a time than that somebody is to
- * be ready then ("leaves 11.45 for the church"), for the notes: whole, but for a name before it.
+ * The times of a line, what is left of it, and what tells more about a time than that somebody is to be ready
+ * then ("leaves 11.45 for the church", "9-10am"), for the notes: whole, but for a name before it.
  */
 export function timesIn(line: string): {
   readonly rest: string;
@@ -52,35 +79,52 @@ export function timesIn(line: string): {
 } {
   const times: TimeTold[] = [];
   const notes: string[] = [];
+  const taken = (text: string, pattern: string, found: (match: RegExpExecArray) => boolean): string => {
+    let rest = '';
+    let at = 0;
+    for (const match of text.matchAll(new RegExp(pattern, 'gi'))) {
+      if (!found(match)) continue;
+      rest += `${text.slice(at, match.index)} , `;
+      at = match.index + match[0].length;
+    }
+    return rest + text.slice(at);
+  };
+  const ready = (minute: number | null, plainly: boolean): boolean => {
+    if (minute !== null) times.push({ minute, for: 'ready', plainly });
+    return minute !== null;
+  };
   /** What is left of a part. */
   const withoutWords = (part: string, first: boolean): string => {
-    const found = [...part.matchAll(new RegExp(TIME, 'gi'))];
-    const [match] = found;
-    if (!match || found.length > 1) return part;
-    const minute = minuteTold(match, 1);
-    const before = WORDS_BEFORE.exec(part.slice(0, match.index).trim());
-    const after = WORDS_AFTER.test(part.slice(match.index + match[0].length).trim());
-    if (minute === null || (before === null && !after)) return part;
+    const time = onlyTime(part);
+    if (!time) return part;
+    const before = WORDS_BEFORE.exec(part.slice(0, time.at).trim());
+    const after = WORDS_AFTER.test(part.slice(time.end).trim());
+    if (before === null && !after) return part;
     // Of the first part the name stays: 'Eric Church 10:00' is one, 'Ada leaves 10:00' has one.
-    const from = first ? (before && /^\p{Ll}/u.test(before[0]) ? before.index : 0) : 0;
+    const from = first && before && /^\p{Ll}/u.test(before[0]) ? before.index : 0;
     if (first && from === 0) return part;
-
-    times.push({ minute, for: before?.[1] === undefined ? 'said' : 'coming', plainly: false });
+    times.push({ minute: time.minute, for: before?.[1] === undefined ? 'said' : 'coming', plainly: false });
     notes.push(part.slice(from).trim());
     return part.slice(0, from);
   };
-  const parts = line.split(new RegExp(`(${BETWEEN_PARTS})`));
-  const kept = parts.map((part, i) => (i % 2 === 0 ? withoutWords(part, i === 0) : part)).join('');
-  let rest = '';
-  let at = 0;
-  for (const match of kept.matchAll(new RegExp(ALONE, 'gi'))) {
-    const minute = minuteTold(match, 3);
-    if (minute === null) continue;
-    times.push({ minute, for: 'ready', plainly: match[1] !== undefined || match[2]?.toLowerCase() === 'by' });
-    rest += `${kept.slice(at, match.index)} , `;
-    at = match.index + match[0].length;
-  }
-  return { rest: rest + kept.slice(at), times, notes };
+  const withoutSpans = taken(line, SPAN, (match) => {
+    if (!ready(minuteTold(match.slice(1)), false)) return false;
+    notes.push(match[0].trim());
+    return true;
+  });
+  const kept = withoutSpans
+    .split(new RegExp(`(${BETWEEN_PARTS})`))
+    .map((part, i) => (i % 2 === 0 ? withoutWords(part, i === 0) : part))
+    .join('');
+  const plain = (told: string | undefined, by: string | undefined): boolean =>
+    told !== undefined || by?.toLowerCase() === 'by';
+  const withoutTimes = taken(kept, ALONE, ([, told, by, ...time]) =>
+    ready(minuteTold(time), plain(told, by)),
+  );
+  const rest = taken(withoutTimes, BY_HOUR, ([, told, by, hour]) =>
+    ready(minuteTold([undefined, undefined, undefined, hour]), plain(told, by)),
+  );
+  return { rest, times, notes };
 }
 
 /**

@@ -155,6 +155,39 @@ const LINES: readonly Told[] = [
   // Round numbers are minutes, but of a grandmother; an age is said to be one.
   ['Edith, age 82, wheelchair', 'Edith', 'guest', null, null, null, 'wheelchair'],
   ['Ada, 60', 'Ada', 'guest', null, 60],
+  ['Flower girl - Pip, 6', 'Pip', 'child'],
+  ['Pip, 6, flower girl', 'Pip', 'child'],
+  ['Pip, flower girl, 12', 'Pip', 'child'],
+  // From so many years on it is none of a child's.
+  ['Pip, flower girl, 15', 'Pip', 'child', null, 15],
+  // From one time to another: ready at its end. An hour alone, where the word before it says so.
+  ['Cass - 9.00-10.00', 'Cass', 'guest', at(10), null, null, '9.00-10.00'],
+  ['Ada, 10:00 to 11:00', 'Ada', 'guest', at(11), null, null, '10:00 to 11:00'],
+  ['Bel 9-10am', 'Bel', 'guest', at(10), null, null, '9-10am'],
+  ['Bel, 11am - 12.30pm', 'Bel', 'guest', at(12, 30), null, null, '11am - 12.30pm'],
+  ['Mum - ready for 11', 'Mum', 'close', at(11)],
+  ['Ada, done by 2 please', 'Ada', 'guest', at(14)],
+  ['Ada, ready 10', 'Ada', 'guest', at(10)],
+  ['Noor - ready for 12, photos at 12.30', 'Noor', 'guest', at(12), null, null, 'photos at 12.30'],
+  ['Eva 10:30 – needs to leave by 11', 'Eva', 'guest', at(10, 30), null, null, 'needs to leave by 11'],
+  ['Ada, makeup for 2 people', 'Ada', 'guest', null, null, null, 'makeup for 2 people'],
+  // Lengths as they are said, letters for what is done, two parts in one person.
+  ['Ola - half an hour', 'Ola', 'guest', null, 30],
+  ['Nia - 1/2 hour', 'Nia', 'guest', null, 30],
+  ['Ada, ½ h', 'Ada', 'guest', null, 30],
+  ['Ada, an hour and a half', 'Ada', 'guest', null, 90],
+  ['Ada, three quarters of an hour', 'Ada', 'guest', null, 45],
+  ['Ada, a quarter of an hour', 'Ada', 'guest', null, 15],
+  ['Ada, an hour', 'Ada', 'guest', null, 60],
+  ['Ada (BM) M only', 'Ada', 'attendant'],
+  ['Ada - H only', 'Ada', 'guest', null, 0, 40],
+  ['Ada (H)', 'Ada', 'guest', null, null, 40],
+  ['Jo - groom’s mum - M - arriving 10am', 'Jo', 'close', null, null, null, 'arriving 10am'],
+  ['Uma - bridesmaid (sister of bride)', 'Uma', 'attendant', null, null, null, 'sister of bride'],
+  ['Xan: MC', 'Xan', 'guest', null, null, null, 'MC'],
+  ['Wilma (wants natural)', 'Wilma', 'guest', null, null, null, 'wants natural'],
+  ['Pia - full glam', 'Pia', 'guest', null, null, null, 'full glam'],
+  ['Mum full glam', 'Mum', 'close', null, null, null, 'full glam'],
   ['Ada, no lashes please; vegan', 'Ada', 'guest', null, null, null, 'no lashes please. vegan'],
   // A number to call is neither minutes nor a name.
   ['Groom’s sister Jun 07700 900123 mu', 'Jun', 'close', null, null, null, '07700 900123'],
@@ -182,7 +215,12 @@ test.each([
   ['Ada, 10:60', /^"10:60" is neither/],
   ['Ada, 13pm', /^"13pm" is neither/],
   ['Ada, 10:00, 11:00', /two times/],
-  ['Ada, 10:00-11:00', /two times/],
+  ['Ada, 10:00-11:00, 12:00', /two times/],
+  ['Jo x2', /^"Jo x2" may be more than one/],
+  ['the two grandmas', /may be more than one/],
+  ['2x bridesmaids', /may be more than one/],
+  ['Hana & Ivy - twins, 4', /^"Hana & Ivy" may be two people/],
+  ['Uma, bridesmaid, bride', /are two roles/],
   ['Ada, bride, mother', /^"bride" and "mother" are two roles/],
   ['— , bride', /^Begin with a name/],
   // What is done is nobody's name; two people are two lines; a sentence is none.
@@ -282,6 +320,19 @@ describe('a table with a header', () => {
     expect(guestsFromText(table).guests.map(({ notes }) => notes)).toEqual(['', '', '', 'bridal package']);
   });
 
+  test('N is no, an arrival is a note, and a note that is a part somebody plays is read as one', () => {
+    const table =
+      'Name\tHair\tMakeup\tArrival\tNotes\nNoor\tY\tY\t8:00\tbride\nBo\tN\tY\t9:15\tsensitive eyes';
+    expect(told(table)).toEqual([
+      ['Noor', 'star', null, null, 40],
+      ['Bo', 'guest', null, null, null],
+    ]);
+    expect(guestsFromText(table).guests.map(({ notes }) => notes)).toEqual([
+      'Arrival: 8:00',
+      'Arrival: 9:15. sensitive eyes',
+    ]);
+  });
+
   test('a row that is wrong is told by its line; quotation marks are no part of a name', () => {
     expect(told('\n"Name";"Time"\n"Ada";"25:00"\n"Bo";"10:00"')).toEqual([
       ['Bo', 'guest', at(10), null, null],
@@ -362,6 +413,7 @@ test.each([
   ['2) Ada + Bel: bridesmaids, makeup', ['Ada', 'Bel'], 'attendant'],
   ['Ada and Bo, bridesmaids', ['Ada', 'Bo'], 'attendant'],
   ['• Pip and Posy – flower girls', ['Pip', 'Posy'], 'child'],
+  ['Bridesmaids - Ada / Bel / Coco', ['Ada', 'Bel', 'Coco'], 'attendant'],
 ] as const)('%s are several', (line, names, role) => {
   const { guests, problems } = guestsFromText(line);
   expect(problems).toEqual([]);
@@ -381,6 +433,21 @@ test.each([
 ])('%s is no list of several', (line, found) => {
   const { guests, problems } = guestsFromText(line);
   expect([guests.length, guests.length + problems.length]).toEqual([found, 1]);
+});
+
+test('in one line each with what is said of them in brackets', () => {
+  const told = (line: string) =>
+    guestsFromText(line).guests.map(({ name, role, hairMinutes }) => [name, role, hairMinutes]);
+  expect(told('Bridesmaids: Ada Lund (hair), Bel Orr (hair + makeup), Coco')).toEqual([
+    ['Ada Lund', 'attendant', 40],
+    ['Bel Orr', 'attendant', 40],
+    ['Coco', 'attendant', null],
+  ]);
+  expect(told('Ada (bride), Bel (MOH, hair) & Coco (mum)')).toEqual([
+    ['Ada', 'star', null],
+    ['Bel', 'attendant', 40],
+    ['Coco', 'close', null],
+  ]);
 });
 
 test('what is said after several is said of each', () => {

@@ -4,6 +4,7 @@ import { BULLET, eachOfSeveral } from './eachOfSeveral';
 import { roleBeside, roleTold } from './guestRoleWords';
 import { guestTable, type TableLine } from './guestTable';
 import { BETWEEN_PARTS, readyByOf, timesIn } from './guestTimes';
+import { takeAges, takeMinutes, takeNumbersToCall, takeServices, type GuestLine } from './guestWork';
 import type { GuestRole } from './party';
 
 /** One line of a pasted list, as far as it was understood. */
@@ -18,15 +19,15 @@ export type PastedGuest = {
 };
 export type PasteProblem = { readonly line: number; readonly text: string; readonly message: string };
 
-const USUAL_HAIR = 40;
 const LONGEST_NAME = 120;
 const LONGEST_NOTES = 1000;
+
 /**
  * People out of a pasted list, one a line: a name, and in any order, divided by commas, dashes, brackets or
  * colons, who it is, a time to be ready by, and minutes ("Ada Morrow, bride, 12:30, hair 50, face 60"; "MOB
- * Helen (11.30am) - hair and make-up"); several after one role ("Bridesmaids: Cy, Di and Eve"); or a table
- * with a header, a column each. What else is said of somebody is kept as a note. What may be a name, a time
- * or a second role and is not plain, and people who are `onList` already, are named; no word is dropped.
+ * Helen (11.30am) - hair and make-up"); several with one role ("Bridesmaids: Cy, Di and Eve") or each with
+ * their own in brackets; or a table with a header, a column each. What else is said of somebody is kept as a note. What may be a name, a time
+ * or a second role and is not plain, and people who are `onList` already, are named; no word but thanks is dropped.
  */
 export function guestsFromText(
   text: string,
@@ -59,19 +60,9 @@ export function guestsFromText(
   return { guests, problems };
 }
 
-/** What is understood of a line so far. */
-type Line = {
-  rest: string;
-  role: GuestRole | null;
-  /** An age says so. */ young: boolean;
-  face: number | null;
-  hair: number | null;
-  notes: string[];
-};
-
 /** One line's person, or what is wrong with it. */
 function guestOf(text: string, more: string): PastedGuest | string {
-  const line: Line = { rest: text, role: null, young: false, face: null, hair: null, notes: [] };
+  const line: GuestLine = { rest: text, role: null, young: false, face: null, hair: null, notes: [] };
   takeNumbersToCall(line);
   takeMinutes(line);
   const times = timesIn(line.rest);
@@ -83,26 +74,31 @@ function guestOf(text: string, more: string): PastedGuest | string {
   if (readyBy === undefined) return msg`There are two times in this line: leave the one to be ready by.`;
   let name: string | null = null;
   let roleAsTold: string | null = null;
+  /** A number by itself, until it is known what it is of. */
+  let number: string | null = null;
   const parts = line.rest
     .split(new RegExp(BETWEEN_PARTS))
-    .map((part) => part.trim().replace(/^[-–—]+\s+|\s+[-–—]+$/g, ''))
-    // What is done stands after whom it is done to: it is nobody's name.
-    .flatMap((part) => WORK_AFTER.exec(part)?.slice(1) ?? part);
-  for (const part of parts) {
+    .map((part) => part.trim().replace(/^[-–—]+\s+|\s+[-–—]+$/g, ''));
+  for (const whole of parts) {
+    const [head, work] = WORK_AFTER.exec(whole)?.slice(1) ?? [];
+    // What is done stands after whom it is done to, and is nobody's name; of anything else it is a part.
+    const apart: boolean = head !== undefined && (name === null || roleTold(head) !== null);
+    const part: string = apart ? head! : whole;
+    if (apart && work !== undefined) line.notes.push(work);
     if (/^[-–—.:&+]*$/.test(part)) {
       if (/[–—]/.test(part) && name === null) return msg`Begin with a name.`;
       continue;
     }
-    const bare = /^\d{1,3}$/.exec(part);
+    if (POLITE.test(part)) continue;
     const role = roleTold(part);
     const beside: ReturnType<typeof roleBeside> = name === null ? roleBeside(part) : null;
-    if (bare && line.face === null) {
-      if (!bareMinutes(Number(part), text))
-        return msg`"${part}" may be an age or minutes: write "age ${part}" or "${part} min".`;
-      line.face = Number(part);
-    } else if (role !== null && line.role !== null && line.role !== role && roleAsTold !== null)
-      return msg`"${roleAsTold}" and "${part}" are two roles: leave one.`;
-    else if (role !== null) {
+    if (/^\d{1,3}$/.test(part) && line.face === null && number === null) number = part;
+    else if (role !== null && line.role !== null && line.role !== role && roleAsTold !== null) {
+      // Whose day it is has no second part; a bridesmaid may be a sister too.
+      if (line.role === 'star' || role === 'star')
+        return msg`"${roleAsTold}" and "${part}" are two roles: leave one.`;
+      line.notes.push(part);
+    } else if (role !== null) {
       roleAsTold ??= part;
       line.role = role;
     } else if (beside !== null) {
@@ -112,7 +108,7 @@ function guestOf(text: string, more: string): PastedGuest | string {
     } else if (name === null && /\p{L}/u.test(part) && !WORK_ALONE.test(part)) name = part;
     else if (name === null && !WORK_ALONE.test(part)) return msg`Begin with a name.`;
     else if (SOME_NAMES.test(part)) return msg`"${part}" may be two people: one a line.`;
-    else if (MAY_BE_ASKED.test(part) && !WORK_ALONE.test(part))
+    else if (MAY_BE_ASKED.test(part) && !NO_NAME.test(part) && !WORK_ALONE.test(part))
       return msg`"${part}" is neither a role, a time as 11:30, nor minutes as "hair 40".`;
     else line.notes.push(part);
   }
@@ -121,12 +117,18 @@ function guestOf(text: string, more: string): PastedGuest | string {
   if (name === null) return msg`Begin with a name.`;
   const odd = noName(name);
   if (odd) return odd;
+  const young = line.young || (line.role === 'child' && Number(number ?? CHILD_UNDER) < CHILD_UNDER);
+  if (number !== null && !young) {
+    if (!bareMinutes(Number(number), text))
+      return msg`"${number}" may be an age or minutes: write "age ${number}" or "${number} min".`;
+    line.face = Number(number);
+  }
   const notes = [...line.notes, more].filter((note) => note !== '').join('. ');
   if (notes.length > LONGEST_NOTES) return msg`Notes have at most ${LONGEST_NOTES} letters.`;
   return {
     name,
     // Made up as a child whatever part is played, but for whose day it is.
-    role: line.young && line.role !== 'star' ? 'child' : (line.role ?? 'guest'),
+    role: young && line.role !== 'star' ? 'child' : (line.role ?? 'guest'),
     readyBy,
     faceMinutes: line.face,
     hairMinutes: line.hair,
@@ -147,6 +149,13 @@ const OF_AGE = /\b(?:great-?)?(?:grand(?:mother|father|ma|pa|mum|dad)|gran|grann
 const bareMinutes = (number: number, text: string): boolean =>
   number > 0 && number % 5 === 0 && !OF_AGE.test(text);
 
+/** Said to whoever reads the list. */
+const POLITE = /^(?:please|pls|thanks?(?: you)?|x{1,3})$/i;
+/** "MC", "DJ": letters are nobody's name. */
+const NO_NAME = /^\p{Lu}{2,3}$/u;
+/** "Jo x2", "the two grandmas". */
+const SEVERAL = /(?:^|\s)(?:[x×] ?\d|\d ?[x×])(?=\s|$)|^(?:the )?(?:two|three|four|five|both|all) /iu;
+
 /** What is done to somebody, said after a name or a role. */
 const WORK =
   'touch[ -]?ups?|trial|airbrush|(?:false )?lashes|(?:light|natural|full|soft)(?: look| face| glam)?|glam|up-?do|blow ?-?dry|styling|tbc|tba';
@@ -159,104 +168,8 @@ const SMALL =
 /** Why words are hardly one person's name; null where they may be. */
 function noName(name: string): string | null {
   if (/\S\s+(?:&|\+|and)\s+\S/i.test(name)) return msg`"${name}" may be two people: one a line.`;
+  if (SEVERAL.test(name)) return msg`"${name}" may be more than one: one a line, each by name.`;
   const words = name.split(/\s+/);
   const small = words.slice(1).filter((word) => /^\p{Ll}/u.test(word) && !SMALL.test(word));
   return /^\p{Lu}/u.test(name) && small.length >= 2 ? msg`"${name}" reads as no name: begin with one.` : null;
-}
-
-const FACE = 'face|make-?\\s?up|mua|mup?';
-/** So written it is a name. */
-const IS_NAME = /(?:^|\s)Mu[ap]?(?=\s|$)/;
-const MINUTES = 'minutes?|mins?|m';
-
-/** Takes out what matches and `found` takes. */
-function take(line: Line, pattern: RegExp, found: (match: RegExpExecArray) => boolean): void {
-  let left = '';
-  let at = 0;
-  for (const match of line.rest.matchAll(pattern)) {
-    if (!found(match)) continue;
-    left += `${line.rest.slice(at, match.index)} , `;
-    at = match.index + match[0].length;
-  }
-  line.rest = left + line.rest.slice(at);
-}
-
-function takeMinutes(line: Line): void {
-  const set = (what: string | undefined, minutes: number): boolean => {
-    if (what !== undefined && IS_NAME.test(what)) return false;
-    if (what !== undefined && /^hair/i.test(what)) line.hair = minutes;
-    else line.face = minutes;
-    return true;
-  };
-  const what = `(${FACE}|hair)`;
-  // Hours first: the minutes after them are theirs.
-  take(
-    line,
-    new RegExp(
-      `\\b(?:${what}\\s*)?([1-4])\\s*(?:h|hrs?|hours?)\\s*(?:(\\d{1,2})\\s*(?:(?:${MINUTES})\\b)?)?(?:\\s+${what})?(?!\\w)`,
-      'gi',
-    ),
-    ([, before, hours, more, after]) => set(before ?? after, Number(hours) * 60 + Number(more ?? 0)),
-  );
-  take(
-    line,
-    new RegExp(`\\b${what}\\s*:?\\s*(\\d{1,3})\\b\\s*(?:(?:${MINUTES})\\b)?(?![:.h]?\\d)`, 'gi'),
-    ([, told, minutes]) => set(told, Number(minutes)),
-  );
-  take(
-    line,
-    new RegExp(`\\b(\\d{1,3})\\s*(?:${MINUTES})\\b(?:\\s*(?:of |for )?\\s*${what}\\b)?`, 'gi'),
-    ([, minutes, told]) => set(told, Number(minutes)),
-  );
-}
-
-/** A number to call is none of the minutes; it stands in the notes. */
-function takeNumbersToCall(line: Line): void {
-  take(line, /(^|[^\w:.])(\+?\(?\d[\d ()-]{7,17}\d)(?![\w:])/g, ([, , told = '']) => {
-    if (told.replace(/\D/g, '').length < 8) return false;
-    line.notes.push(told);
-    return true;
-  });
-}
-
-function takeAges(line: Line): void {
-  const pattern =
-    /\bage[d]?:?\s*(\d{1,2})\b|\((\d{1,2})\)|\b(\d{1,2})\s*(?:-\s*)?(?:yrs?|years?|y\/?o)\b(?:[ -]old)?/gi;
-  take(line, pattern, ([, aged, bracket, years]) => {
-    if (Number(aged ?? bracket ?? years) < CHILD_UNDER) line.young = true;
-    return true;
-  });
-}
-
-function takeServices(line: Line): void {
-  const and = '\\s*(?:&|and|\\+)\\s*';
-  take(line, new RegExp(`\\b(?:no|without|not?) hair\\b|\\b(?:${FACE}) only\\b`, 'gi'), () => {
-    line.hair = null;
-    return true;
-  });
-  take(line, new RegExp(`\\b(?:no|without) (?:${FACE})\\b|\\bhair only\\b`, 'gi'), () => {
-    line.hair ??= USUAL_HAIR;
-    line.face = 0;
-    return true;
-  });
-  take(
-    line,
-    new RegExp(
-      `\\bhair${and}(?:${FACE})\\b|\\b(?:${FACE})${and}hair\\b|\\bh${and}mu?\\b(?!\\p{L})|\\bhmua?\\b`,
-      'giu',
-    ),
-    () => {
-      line.hair ??= USUAL_HAIR;
-      return true;
-    },
-  );
-  take(line, /(^|[,;\t(|/]|\s[-–—]|\s)\s*hair\s*(?=$|[,;\t)|/]|\s[-–—]\s)/gi, () => {
-    line.hair ??= USUAL_HAIR;
-    return true;
-  });
-  take(
-    line,
-    new RegExp(`(^|[,;\\t(|/]|\\s[-–—]|\\s)\\s*(?:${FACE})\\s*(?=$|[,;\\t)|/]|\\s[-–—]\\s)`, 'gi'),
-    ([told]) => !IS_NAME.test(told),
-  );
 }
