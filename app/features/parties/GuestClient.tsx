@@ -23,16 +23,18 @@ export function GuestClient({
   guest,
   day,
   onList,
+  changed,
   onChange,
 }: {
   readonly guest: Guest;
   /** Of the party. */ readonly day: string;
   /** Clients who are on the list already. */ readonly onList: ReadonlySet<string>;
+  /** Something was changed that going elsewhere would lose. */ readonly changed: boolean;
   readonly onChange: (change: (guest: Guest) => Guest) => void;
 }) {
   const asked = useDeferredValue(guest.clientId === null ? guest.name.trim() : '');
   const client = useClient(guest.clientId ?? '').data;
-  const found = useClients(asked.length < LEAST ? '' : asked).data ?? [];
+  const found = useClients(asked.length < LEAST ? '' : asked).data;
   const take = async ({ id, name }: ClientSummary): Promise<void> => {
     const known = await knownClient({ id, name });
     onChange((one) => guestAsClient(one, known, day));
@@ -40,11 +42,15 @@ export function GuestClient({
   if (guest.clientId !== null)
     return (
       <Column gap="$1">
-        <Row
-          title={client?.name ?? guest.name}
-          detail={msg`their page as a client`}
-          href={`/clients/${guest.clientId}`}
-        />
+        {changed ? (
+          <Label>{msg`As your client ${client?.name ?? guest.name}.`}</Label>
+        ) : (
+          <Row
+            title={client?.name ?? guest.name}
+            detail={msg`their page as a client`}
+            href={`/clients/${guest.clientId}`}
+          />
+        )}
         <Line>
           <Button onPress={() => onChange((one) => ({ ...one, clientId: null, chartId: null }))}>
             {msg`Not this client`}
@@ -53,7 +59,12 @@ export function GuestClient({
         {client && client.charts.length > 0 ? (
           <Choice
             label={msg`Chart for the day`}
-            options={[AS_BOOKED, ...client.charts.slice(0, MOST_CHARTS).map((chart) => chart.id)]}
+            options={[
+              AS_BOOKED,
+              ...client.charts
+                .filter(({ id }, i) => i < MOST_CHARTS || id === guest.chartId)
+                .map(({ id }) => id),
+            ]}
             words={{
               [AS_BOOKED]: msg`of the visit, if one is booked`,
               ...Object.fromEntries(client.charts.map((chart) => [chart.id, chartInWords(chart)])),
@@ -64,7 +75,7 @@ export function GuestClient({
         ) : null}
       </Column>
     );
-  if (asked.length < LEAST) return null;
+  if (asked.length < LEAST || found === undefined) return null;
   const same = found.filter(({ id, name }) => sameName(name, asked) && !onList.has(id));
   return same.length > 0 ? (
     <Column gap="$1" role="status">
@@ -78,9 +89,11 @@ export function GuestClient({
   ) : (
     <Column gap="$1">
       <Label>{msg`Not a client yet: without their skin, nothing is fitted to them and nothing is minded.`}</Label>
-      <Line>
-        <Button href={`/clients/new?name=${encodeURIComponent(asked)}`}>{msg`Make them a client`}</Button>
-      </Line>
+      {changed ? null : (
+        <Line>
+          <Button href={`/clients/new?name=${encodeURIComponent(asked)}`}>{msg`Make them a client`}</Button>
+        </Line>
+      )}
     </Column>
   );
 }

@@ -138,6 +138,7 @@ export function GuestDialog({
         guest={value}
         day={day}
         onList={new Set(plan.guests.flatMap((one) => (one.id === guest.id ? [] : (one.clientId ?? []))))}
+        changed={value !== guest}
         onChange={setValue}
       />
       {plan.places.length > 1 ? (
