@@ -25,6 +25,13 @@ const LIP: Chart['steps'][number] = {
     },
   ],
 };
+const POWDER: Chart['steps'][number] = {
+  ...LIP,
+  id: id(291),
+  role: 'powder',
+  placements: [{ guide: 'tZonePowder', side: 'both' }],
+  use: [{ ...LIP.use[0]!, product: snapshotOf(product(91, 'powder', [80, 4, 12])) }],
+};
 const FITTED: Chart = { ...BASED, steps: [...BASED.steps, LIP] };
 const day = (hoursToLast: number, begins?: string): Chart => ({
   ...FITTED,
@@ -97,7 +104,7 @@ test('what holds anyway is not touched up, and then nothing is carried; with not
 
 test('the zone the studio saw go first is named first, and its product is carried', () => {
   for (const [zone, words] of [
-    ['nose', /^Nose: blot, then press/],
+    ['nose', /^Nose: blot,/],
     ['mouth', /^Mouth: blot,/],
   ] as const) {
     const other = zone === 'nose' ? 'mouth' : 'nose';
@@ -113,10 +120,11 @@ test('the zone the studio saw go first is named first, and its product is carrie
 
 test('what is carried is of the chart itself, once each, with tissues and a clean puff; no health word is in it', () => {
   const chart: Chart = { ...day(12), client: { ...FITTED.client, sensitivities: ['lanolin'] } };
-  const plan = planOf({ ...chart, steps: BASED.steps }, []);
+  const plan = planOf({ ...chart, steps: [...BASED.steps, POWDER] }, []);
   expect(plan.bag).toEqual(expect.arrayContaining(['blotting sheets', 'tissues', 'a clean puff']));
   expect(new Set(plan.bag).size).toBe(plan.bag.length);
-  // A puff is for powder: where only the mouth is seen to, none is carried.
+  // A puff is for powder: where none is carried, or only the mouth is seen to, there is none.
+  expect(planOf({ ...chart, steps: BASED.steps }, []).bag).not.toContain('a clean puff');
   const mouth = planOf({ ...day(12), steps: [LIP] }, []);
   expect(new Set(mouth.visits.flatMap(({ zones }) => zones))).toEqual(new Set(['mouth']));
   expect(mouth.bag).toEqual(expect.arrayContaining(['blotting sheets', 'tissues']));
@@ -184,7 +192,7 @@ describe('with what lies there, and not with whatever is of its kind', () => {
 
   test('a lid’s powder is none for shine; of two the one that lies there', () => {
     const lid = laid(701, 'powder', 'powder', 'zone.mobileLid');
-    expect(due(lid)).toMatch(/Nose: blot, then press a little powder\./);
+    expect(due(lid)).toMatch(/Nose: blot, and leave it at that\./);
     const eye = laid(702, 'powder', 'powder', 'zone.underEye');
     const face = laid(703, 'powder', 'powder', 'tZonePowder');
     expect(due(lid, eye)).toMatch(/Nose: blot, then press a little Ordway Line 702/);
@@ -194,7 +202,7 @@ describe('with what lies there, and not with whatever is of its kind', () => {
 
   test('a concealer of spots is none for under the eyes', () => {
     const spot = laid(704, 'conceal', 'concealer', 'zone.ala');
-    expect(due(spot)).toMatch(/a dot of concealer only/);
+    expect(due(spot)).toMatch(/Under the eyes: tap smooth with a clean finger, no more powder\./);
     expect(due(spot, laid(705, 'conceal', 'concealer', 'underEyeLight'))).toMatch(/a dot of Ordway Line 705/);
   });
 
@@ -211,7 +219,8 @@ describe('with what lies there, and not with whatever is of its kind', () => {
     expect(duesOf(chart)).toMatch(/Line 708/);
     expect(JSON.stringify(planOf(chart, []))).toMatch(/Line 708/);
     const minded = { ...chart, client: { ...chart.client, sensitivities: ['lanolin'] } };
-    expect(duesOf(minded)).toMatch(/press a little powder/);
+    // Neither theirs nor any other: whether it suits is not known.
+    expect(duesOf(minded)).not.toMatch(/press a little/);
     expect(JSON.stringify(planOf(minded, []))).not.toMatch(/Line 708|lanolin/);
   });
 });

@@ -66,7 +66,7 @@ export function touchUpPlan(chart: Chart, outlook: readonly ZoneOutlook[]): Touc
   });
   const due = new Set(visits.flatMap(({ zones }) => zones));
   const carried = [...due].flatMap((zone) => CARRIED[zone].flatMap((layer) => own(layer, zone)));
-  const powders = [...due].some((zone) => CARRIED[zone].includes('powder'));
+  const powders = [...due].some((zone) => CARRIED[zone].includes('powder') && own('powder', zone).length > 0);
   return {
     visits,
     bag:
@@ -133,19 +133,33 @@ const CARRIED: Readonly<Record<TrialZone, readonly Layer[]>> = {
 type Own = (layer: Layer, zone: TrialZone) => string[];
 const shineOf =
   (zone: TrialZone) =>
-  (own: Own): string =>
-    msg`blot, then press a little ${own('powder', zone)[0] ?? msg`powder`}.`;
+  (own: Own): string => {
+    const [powder] = own('powder', zone);
+    return powder ? msg`blot, then press a little ${powder}.` : msg`blot, and leave it at that.`;
+  };
+/**
+ * What is done at each. Only with what the face has on it: of anything else nobody knows whether it suits, and
+ * it is not carried.
+ */
 const DOES: Readonly<Record<TrialZone, (own: Own) => string>> = {
   forehead: shineOf('forehead'),
   nose: shineOf('nose'),
   chin: shineOf('chin'),
-  cheek: (own) =>
-    msg`blot; where it has gone, ${own('blush', 'cheek')[0] ?? msg`a little blush`}, edges out.`,
-  underEye: (own) =>
-    msg`tap smooth with a clean finger; a dot of ${own('conceal', 'underEye')[0] ?? msg`concealer`} only where it has gone, no more powder.`,
+  cheek: (own) => {
+    const [blush] = own('blush', 'cheek');
+    return blush ? msg`blot; where it has gone, ${blush}, edges out.` : msg`blot, and leave it at that.`;
+  },
+  underEye: (own) => {
+    const [concealer] = own('conceal', 'underEye');
+    return concealer
+      ? msg`tap smooth with a clean finger; a dot of ${concealer} only where it has gone, no more powder.`
+      : msg`tap smooth with a clean finger, no more powder.`;
+  },
   mouth: (own) => {
     const [line, lip] = [own('lip line', 'mouth')[0], own('lip', 'mouth')[0]];
-    return msg`blot, ${line ? msg`${line} along the edge, then ` : msg`then `}${lip ?? msg`the lip colour`}.`;
+    if (line && lip) return msg`blot, ${line} along the edge, then ${lip}.`;
+    const only = line ? msg`${line} along the edge` : lip;
+    return only ? msg`blot, then ${only}.` : msg`blot, and leave it at that.`;
   },
   neck: () => msg`dab with a tissue; add nothing.`,
 };
