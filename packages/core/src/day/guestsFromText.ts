@@ -26,8 +26,9 @@ const LONGEST_NOTES = 1000;
  * People out of a pasted list, one a line: a name, and in any order, divided by commas, dashes, brackets or
  * colons, who it is, a time to be ready by, and minutes ("Ada Morrow, bride, 12:30, hair 50, face 60"; "MOB
  * Helen (11.30am) - hair and make-up"); several with one role ("Bridesmaids: Cy, Di and Eve") or each with
- * their own in brackets; or a table with a header, a column each. What else is said of somebody is kept as a note. What may be a name, a time
- * or a second role and is not plain, and people who are `onList` already, are named; no word but thanks is dropped.
+ * their own in brackets; or a table with a header, a column each. What else is said of somebody is kept as a
+ * note. What may be a name, a time or a second role and is not plain, and people who are `onList` already,
+ * are named; no word but thanks is dropped.
  */
 export function guestsFromText(
   text: string,
