@@ -90,8 +90,7 @@ test('a client on a pasted list is taken as one, a visit is booked for the party
   await page.getByText('Booked for this party and not on its list: Philippa Renn.').waitFor();
   await page.getByRole('button', { name: 'Put them on the list' }).click();
   await page.getByRole('button', { name: /^Philippa Renn.*ready by 10:45/ }).click();
-  // Which of her charts is hers for the day is chosen here.
-  await page.getByRole('dialog').getByText('Philippa Renn').first().waitFor();
+  await page.getByRole('link', { name: /^Philippa Renn.*their page as a client/ }).waitFor();
   await page.keyboard.press('Escape');
   await openPartyPart(page, 'Before');
   await page.getByText(/^Portrait, Quay House/).waitFor();

@@ -3,7 +3,7 @@ import { VISIT_STATES, type VisitInput } from '@toile/contract';
 import { useParties } from '../../data/hooks';
 import { Choice, Field, Line, View } from '../../ui';
 import { dayInWords, todayText } from '../words/dates';
-import { ofParty, partiesToChoose } from './partyOfVisit';
+import { ofKind, ofParty, partiesToChoose } from './partyOfVisit';
 
 const ALONE = 'alone';
 
@@ -23,7 +23,7 @@ export function VisitForm({ form, onChange, errors }: VisitFormProps) {
         label={msg`What for`}
         options={OCCASIONS}
         chosen={OCCASIONS.filter((o) => o === form.kind)}
-        onChange={([kind]) => kind && set({ kind })}
+        onChange={([kind]) => kind && onChange(ofKind(form, kind, parties))}
       />
       {parties.length > 0 ? (
         <Choice

@@ -1,5 +1,5 @@
 import type { PartySummary, VisitInput } from '@toile/contract';
-import { ofParty, partiesToChoose } from './partyOfVisit';
+import { ofKind, ofParty, partiesToChoose } from './partyOfVisit';
 
 const party = (id: string, date: string): PartySummary => ({
   id,
@@ -49,4 +49,12 @@ test('a visit for a party is on its day and at its place, but for a trial and a 
     partyId: null,
     date: '2031-06-14',
   });
+});
+
+test('what is no trial any more is on its party’s day, unless another was said', () => {
+  const wedding = party('p', '2031-06-14');
+  const trial = ofParty(visit({ kind: 'trial' }), wedding);
+  expect(ofKind(trial, 'wedding', [wedding])).toMatchObject({ kind: 'wedding', date: '2031-06-14' });
+  expect(ofKind({ ...trial, date: '2031-05-20' }, 'wedding', [wedding]).date).toBe('2031-05-20');
+  expect(ofKind(visit({ kind: 'trial' }), 'gala', [wedding])).toEqual(visit({ kind: 'gala' }));
 });

@@ -32,3 +32,13 @@ export function ofParty(visit: VisitInput, party: PartySummary | undefined): Vis
         place: visit.place === '' ? party.place : visit.place,
       };
 }
+
+/** A visit for something else: what is no trial any more is on its party's day, where no other was said. */
+export function ofKind(
+  visit: VisitInput,
+  kind: VisitInput['kind'],
+  parties: readonly PartySummary[],
+): VisitInput {
+  const party = parties.find(({ id }) => id === visit.partyId);
+  return party && visit.date === '' ? ofParty({ ...visit, kind }, party) : { ...visit, kind };
+}

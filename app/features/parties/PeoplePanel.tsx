@@ -1,6 +1,5 @@
 import { useState } from 'react';
 import {
-  guestAsClient,
   guestOfClient,
   listed,
   msg,
@@ -27,7 +26,18 @@ import { hourInWords } from '../words/dates';
 
 /** Who is made up: by when, how long, and who still lacks a chart. */
 export function PeoplePanel({ work }: { readonly work: PartyWork }) {
-  const { plan, party, keep, busy, failure } = work;
+  const { plan, party, keep, failure } = work;
+  // Who is a client is asked before anything is kept: pressed twice meanwhile, nobody is added twice.
+  const [asked, setAsked] = useState(false);
+  const busy = work.busy || asked;
+  const whileAsked = async <T,>(answer: Promise<T>): Promise<T> => {
+    setAsked(true);
+    try {
+      return await answer;
+    } finally {
+      setAsked(false);
+    }
+  };
   const [open, setOpen] = useState<Guest | null>(null);
   const [pasting, setPasting] = useState(false);
   const [choosing, setChoosing] = useState(false);
@@ -50,11 +60,14 @@ export function PeoplePanel({ work }: { readonly work: PartyWork }) {
   };
   const onList = new Set(plan.guests.flatMap((guest) => guest.clientId ?? []));
   const add = async (pasted: readonly PastedGuest[]): Promise<boolean> => {
-    const clients = await Promise.all(pasted.map(({ name }) => clientNamed(name, onList)));
+    const clients = await whileAsked(Promise.all(pasted.map(({ name }) => clientNamed(name, onList))));
     const guests = pasted.map((one, i): Guest => {
       const client = clients[i];
-      const guest = newGuest(newId(), one, plan);
-      return client ? guestAsClient(guest, client, party.date) : guest;
+      // Two lines may write one name two ways: the first of them is the client.
+      const first = client ? clients.findIndex((other) => other?.id === client.id) === i : false;
+      return client && first
+        ? guestOfClient(newId(), client, plan, party.date, one)
+        : newGuest(newId(), one, plan);
     });
     return withGuests([...plan.guests, ...guests]);
   };
@@ -67,10 +80,12 @@ export function PeoplePanel({ work }: { readonly work: PartyWork }) {
     clients: readonly Pick<ClientSummary, 'id' | 'name'>[],
     readyBy: readonly (number | null)[] = [],
   ): Promise<boolean> => {
-    const known = await Promise.all(clients.map(knownClient));
+    const known = await whileAsked(Promise.all(clients.map(knownClient)));
     return withGuests([
       ...plan.guests,
-      ...known.map((client, i) => guestOfClient(newId(), client, plan, party.date, readyBy[i])),
+      ...known.map((client, i) =>
+        guestOfClient(newId(), client, plan, party.date, { readyBy: readyBy[i] ?? null }),
+      ),
     ]);
   };
   const booked = notOnList(party.visits, onList);

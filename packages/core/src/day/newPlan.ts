@@ -162,27 +162,32 @@ export function guestOfClient(
   client: PartyClient,
   plan: PartyPlan,
   day: string,
-  /** Where it was said. */ readyBy: number | null = null,
+  /** What was said of them, as far as it was. */ said: Partial<PastedGuest> = {},
 ): Guest {
-  const usual = { readyBy, faceMinutes: null, hairMinutes: null };
-  const role = isChild(client, day) ? 'child' : 'guest';
-  return guestAsClient(newGuest(id, { name: client.name, role, ...usual }, plan), client, day);
+  const usual = { readyBy: null, faceMinutes: null, hairMinutes: null };
+  const role = roleAsClient(said.role ?? 'guest', client, day);
+  return guestAsClient(newGuest(id, { ...usual, ...said, name: client.name, role }, plan), client, day);
 }
 
 /**
- * Somebody of the list who is this client: what was said of them stays, but that a child is made up as one
- * and that waiting is hard; a chart is of the client.
+ * Somebody of the list who is this client: what was said of them stays, but that a child is made up as one,
+ * in a child's minutes where they were as usual, and that waiting is hard; a chart is of the client.
  */
 export function guestAsClient(guest: Guest, client: PartyClient, day: string): Guest {
+  const role = roleAsClient(guest.role, client, day);
+  const asUsual = role !== guest.role && guest.faceMinutes === USUAL_FACE[guest.role];
   return {
-    ...guest,
+    ...(asUsual ? withFaceMinutes(guest, USUAL_FACE[role]) : guest),
     clientId: client.id,
     chartId: null,
-    role: isChild(client, day) && guest.role !== 'star' ? 'child' : guest.role,
+    role,
     ...(client.consult?.access?.includes('cannot wait long') ? { cannotWait: true } : {}),
   };
 }
 
+/** A child is made up as one whatever part is played, but for whose day it is. */
+const roleAsClient = (role: Guest['role'], client: PartyClient, day: string): Guest['role'] =>
+  role !== 'star' && isChild(client, day) ? 'child' : role;
 const isChild = ({ birthYear = null, features }: PartyClient, day: string): boolean =>
   features !== undefined && minorityOn(day, { birthYear, features }) === 'child';
 

@@ -235,7 +235,35 @@ test('somebody of the list who is a client keeps what was said of them, but for 
   expect(guestAsClient(guest, client, day)).toEqual({ ...guest, clientId: 'c' });
   // Somebody else's chart is not theirs.
   expect(guestAsClient({ ...guest, clientId: 'd', chartId: 'x' }, client, day).chartId).toBeNull();
-  expect(guestAsClient(guest, { ...client, birthYear: 2024 }, day).role).toBe('child');
+  const child = { ...client, birthYear: 2024 };
+  expect(guestAsClient(guest, child, day)).toMatchObject({ role: 'child', faceMinutes: 15, notes: 'vegan' });
+  expect(guestAsClient({ ...guest, faceMinutes: 20 }, child, day)).toMatchObject({
+    role: 'child',
+    faceMinutes: 20,
+  });
+  // On a pasted list minutes that were said stay, even the usual ones.
+  const plan = planWith('Ada');
+  const said = {
+    name: 'ada',
+    role: 'guest',
+    readyBy: 600,
+    faceMinutes: null,
+    hairMinutes: 30,
+    notes: 'vegan',
+  } as const;
+  expect(guestOfClient('g', child, plan, day, said)).toMatchObject({
+    name: 'Somebody',
+    role: 'child',
+    readyBy: 600,
+    faceMinutes: 15,
+    hairMinutes: 30,
+    notes: 'vegan',
+  });
+  expect(guestOfClient('g', child, plan, day, { ...said, faceMinutes: 35 }).faceMinutes).toBe(35);
+  expect(guestOfClient('g', client, plan, day, { ...said, role: 'close' })).toMatchObject({
+    role: 'close',
+    faceMinutes: 45,
+  });
   expect(guestAsClient(star, { ...client, birthYear: 2024 }, day).role).toBe('star');
   const waits = { ...client, consult: { access: ['cannot wait long' as const] } };
   expect(guestAsClient(guest, waits, day).cannotWait).toBe(true);
