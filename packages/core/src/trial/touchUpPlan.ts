@@ -138,8 +138,8 @@ const shineOf =
     return powder ? msg`blot, then press a little ${powder}.` : msg`blot, and leave it at that.`;
   };
 /**
- * What is done at each. Only with what the face has on it: of anything else nobody knows whether it suits, and
- * it is not carried.
+ * What is done at each. Only with what the face has on it: of anything else nobody knows whether it suits,
+ * and it is not carried.
  */
 const DOES: Readonly<Record<TrialZone, (own: Own) => string>> = {
   forehead: shineOf('forehead'),
