@@ -1,36 +1,20 @@
 import { useLocalSearchParams, useRouter } from 'expo-router';
-import { useDeferredValue, useMemo, useState, type ReactNode } from 'react';
-import { msg, plural, shadeName, term, type Product } from '@toile/core';
+import { useDeferredValue, useMemo, useState } from 'react';
+import { msg, plural } from '@toile/core';
 import { may, pathTo, type KitAnswer } from '@toile/contract';
 import { useKit, useSession } from '../../data/hooks';
 import { useKept } from '../../data/useKept';
-import {
-  Body,
-  Button,
-  Column,
-  Empty,
-  Field,
-  Label,
-  Line,
-  Ready,
-  Row,
-  Screen,
-  Subheading,
-  Swatch,
-  useRoomy,
-  View,
-  VirtualList,
-} from '../../ui';
+import { Button, Column, Empty, Field, Label, Line, Ready, Screen, useRoomy, View } from '../../ui';
 import { todayText } from '../words/dates';
+import { ChosenProducts } from './ChosenProducts';
 import { KindsToFill } from './KindsToFill';
 import { KitFilters } from './KitFilters';
+import { KitList } from './KitList';
 import { KitTable } from './KitTable';
-import { kitRows, NO_FILTER, wishesIn, type KitFilter, type KitRow } from './kitView';
+import { kitRows, NO_FILTER, wishesIn, type KitFilter } from './kitView';
 import { ProductScreen } from './ProductScreen';
 import { sortedBy, sortRows, type Sorting } from './tableView';
 import { productsToRead, readInWords } from './toRead';
-import { useWithdraw } from './useWithdraw';
-import { capital } from '../words/capital';
 
 /** Everything in the cases: colour, what it is, where it is, until when. */
 export function KitScreen() {
@@ -135,7 +119,9 @@ function KitView({ kit, mayEdit, open }: KitViewProps) {
   return (
     <View flex={1} minHeight={0}>
       {above}
-      {chosen.size > 0 ? <Chosen kit={kit} chosen={chosen} onLeave={() => setChosen(new Set())} /> : null}
+      {chosen.size > 0 ? (
+        <ChosenProducts kit={kit} chosen={chosen} onLeave={() => setChosen(new Set())} />
+      ) : null}
       <KitTable
         rows={rows}
         sorting={sorting}
@@ -145,100 +131,6 @@ function KitView({ kit, mayEdit, open }: KitViewProps) {
         open={open}
       />
     </View>
-  );
-}
-
-type ListLine = { readonly kind: string; readonly count: number } | { readonly row: KitRow };
-
-/** The kit on a phone: kinds as they come at the chair, each product a row. */
-function KitList({
-  groups,
-  header,
-}: {
-  readonly groups: ReturnType<typeof kitRows>;
-  readonly header: ReactNode;
-}) {
-  const lines = useMemo<readonly ListLine[]>(
-    () => groups.flatMap(({ kind, rows }) => [{ kind, count: rows.length }, ...rows.map((row) => ({ row }))]),
-    [groups],
-  );
-  return (
-    <VirtualList
-      label={msg`Products`}
-      header={header}
-      count={lines.length}
-      rowPx={64}
-      render={(i) => {
-        const line = lines[i];
-        if (!line) return null;
-        if ('kind' in line)
-          return <Subheading paddingTop="$3">{`${capital(term(line.kind))} · ${line.count}`}</Subheading>;
-        return <ProductRow row={line.row} />;
-      }}
-    />
-  );
-}
-
-function ProductRow({ row: { product, units, fact } }: { readonly row: KitRow }) {
-  return (
-    <Row
-      title={shadeName(product)}
-      detail={[
-        product.maker,
-        term(product.coverage),
-        term(product.finish),
-        term(product.texture),
-        term(product.family),
-        units.length === 0
-          ? msg`in no case`
-          : units
-              .map((u) => u.place)
-              .filter(Boolean)
-              .join('; ') || msg`no place noted`,
-      ].join(' · ')}
-      fact={fact}
-      before={
-        <Swatch lab={product.lab} label={product.lab ? msg`product colour` : msg`no colour of its own`} />
-      }
-      href={`/kit/products/${product.id}`}
-    />
-  );
-}
-
-/** What can be done with several products at once. */
-function Chosen({
-  kit,
-  chosen,
-  onLeave,
-}: {
-  readonly kit: KitAnswer;
-  readonly chosen: ReadonlySet<string>;
-  readonly onLeave: () => void;
-}) {
-  const { busy, failure, withdraw } = useWithdraw(kit);
-  const products = kit.products.filter((p) => chosen.has(p.id));
-  const all = async (some: readonly Product[], withdrawn: boolean): Promise<void> => {
-    if (await withdraw(some, withdrawn)) onLeave();
-  };
-  const [inUse, away] = [products.filter((p) => !p.withdrawn), products.filter((p) => p.withdrawn)];
-  return (
-    <Column gap="$1" paddingBottom="$2" role="group" aria-label={msg`Chosen products`}>
-      <Line>
-        <Label color="$ink">{msg`${products.length} chosen`}</Label>
-        {inUse.length > 0 ? (
-          <Button disabled={busy} onPress={() => void all(inUse, true)}>
-            {msg`Withdraw ${inUse.length}`}
-          </Button>
-        ) : null}
-        {away.length > 0 ? (
-          <Button disabled={busy} onPress={() => void all(away, false)}>
-            {msg`Back in use: ${away.length}`}
-          </Button>
-        ) : null}
-        <Button onPress={onLeave}>{msg`Choose none`}</Button>
-      </Line>
-      {failure ? <Body role="alert" color="$madder">{`▲ ${failure}`}</Body> : null}
-    </Column>
   );
 }
 

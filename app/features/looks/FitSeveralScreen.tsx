@@ -1,18 +1,7 @@
 import { useRouter } from 'expo-router';
 import { useState } from 'react';
-import {
-  basesFace,
-  msg,
-  plural,
-  productsInWords,
-  type Chart,
-  type FittedLook,
-  type Kit,
-  type Look,
-  type Occasion,
-  type SchoolAnswers,
-} from '@toile/core';
-import { newId, type ClientAnswer, type PartyAnswer } from '@toile/contract';
+import { msg, plural, type Chart, type Kit, type Look } from '@toile/core';
+import type { PartyAnswer } from '@toile/contract';
 import { call, CallError } from '../../data/call';
 import {
   useClients,
@@ -28,8 +17,6 @@ import {
   Button,
   Column,
   Field,
-  Judged,
-  Label,
   Line,
   Progress,
   Ready,
@@ -39,14 +26,12 @@ import {
   useWide,
   View,
 } from '../../ui';
-import { askFitting } from '../../workers';
-import { layersOf } from '../chart/layers';
-import { snapshotOfClient } from '../clients/snapshot';
-import { FaceStage } from '../face/FaceStage';
 import { OccasionCard } from '../occasion/OccasionCard';
 import { occasionErrors } from '../occasion/occasionView';
 import { bodyOf } from '../parties/partyView';
 import { occasionOf, withoutChart, withSavedCharts } from '../parties/partyLooks';
+import { fitOne, type FittedClient } from './fitOne';
+import { FittedFace } from './FittedFace';
 
 /**
  * One look on several clients at once, their faces side by side, each with what was moved and why; of a
@@ -64,46 +49,6 @@ export function FitSeveralScreen({ id, partyId }: { readonly id: string; readonl
       <Ready remote={look}>{() => <Ready remote={kit}>{() => null}</Ready>}</Ready>
     </Screen>
   );
-}
-
-type FittedClient = {
-  readonly clientId: string;
-  readonly name: string;
-  readonly fitted: FittedLook | null;
-  /** What stops the look here; null when it could be fitted. */
-  readonly stops: string | null;
-  readonly savedAs: string | null;
-};
-
-/** The look fitted to one client, or what stops it, in a sentence. */
-async function fitOne(
-  look: Look,
-  client: ClientAnswer,
-  kit: Kit,
-  occasion: Occasion,
-  author: string,
-  schools: Partial<SchoolAnswers>,
-): Promise<FittedClient> {
-  const own = { clientId: client.id, name: client.name, savedAs: null };
-  const snapshot = snapshotOfClient(client);
-  if (Object.keys(snapshot.skin).length === 0)
-    return {
-      ...own,
-      fitted: null,
-      stops: msg`The skin has not been read: read it, then shades can be chosen.`,
-    };
-  try {
-    const stamp = {
-      id: newId(),
-      author,
-      at: new Date().toISOString(),
-      reason: msg`${look.name} for several.`,
-    };
-    const fitted = await askFitting('fit', { look, client: snapshot, kit, occasion, stamp, schools });
-    return { ...own, fitted, stops: null };
-  } catch (error) {
-    return { ...own, fitted: null, stops: error instanceof Error ? error.message : String(error) };
-  }
 }
 
 type FitSeveralProps = { readonly look: Look; readonly kit: Kit; readonly party: PartyAnswer | null };
@@ -252,55 +197,5 @@ function FitSeveral({ look, kit, party }: FitSeveralProps) {
         </View>
       </Column>
     </Screen>
-  );
-}
-
-function FittedFace({
-  one,
-  onOpen,
-}: {
-  readonly one: FittedClient;
-  readonly onOpen: (path: string) => void;
-}) {
-  const chart: Chart | null = one.fitted?.chart ?? null;
-  const base = chart?.steps.find(basesFace);
-  return (
-    <Column gap="$1">
-      <Subheading fontSize="$3">{one.name}</Subheading>
-      {chart ? (
-        <Judged padding={0}>
-          <FaceStage
-            landmarks={chart.client.landmarks}
-            features={chart.client.features}
-            skin={chart.client.skin}
-            layers={layersOf(
-              chart.client,
-              chart.steps.filter((s) => s.variant === undefined),
-              null,
-            )}
-            height={260}
-            label={msg`${chart.look.name} on ${one.name}`}
-          />
-        </Judged>
-      ) : null}
-      {one.stops ? (
-        <>
-          <Body color="$weld">{msg`▲ Cannot be fitted. ${one.stops}`}</Body>
-          <Button
-            onPress={() => onOpen(`/clients/${one.clientId}/read`)}
-          >{msg`Read ${one.name}’s skin`}</Button>
-        </>
-      ) : null}
-      {base ? <Label>{msg`Base: ${productsInWords(base.use)}`}</Label> : null}
-      {one.fitted?.notes.map((note) => (
-        <Label key={note}>{`· ${note}`}</Label>
-      ))}
-      {chart && one.fitted?.notes.length === 0 ? <Label>{msg`Nothing had to be moved.`}</Label> : null}
-      {one.savedAs ? (
-        <Button
-          onPress={() => onOpen(`/charts/${one.savedAs}`)}
-        >{msg`✓ Saved: open ${one.name}’s chart`}</Button>
-      ) : null}
-    </Column>
   );
 }
