@@ -5,6 +5,7 @@ import {
   msg,
   newGuest,
   plural,
+  minorWithoutPage,
   speaksOfCare,
   withFaceMinutes,
   type Guest,
@@ -96,6 +97,7 @@ export function PeoplePanel({ work }: { readonly work: PartyWork }) {
   const takeMinutes = (): Promise<boolean> =>
     withGuests(plan.guests.map((guest) => withFaceMinutes(guest, minutesOf(guest))));
   const unminded = plan.guests.filter((guest) => speaksOfCare(guest.notes));
+  const minors = plan.guests.filter(minorWithoutPage);
   const unread = plan.guests.filter((guest) => guest.clientId !== null && chartOf(guest) === null);
   return (
     <Column gap="$3">
@@ -133,6 +135,9 @@ export function PeoplePanel({ work }: { readonly work: PartyWork }) {
       )}
       {unminded.length > 0 ? (
         <Body color="$weld">{msg`▲ ${listed(unminded.map((guest) => guest.name))}: what is noted here of allergies, skin or eyes is minded only where it stands on their own page as a client.`}</Body>
+      ) : null}
+      {minors.length > 0 ? (
+        <Body color="$weld">{msg`▲ ${listed(minors.map((guest) => guest.name))}: not of age by this list. A guardian is asked before any work, and the consent noted on their own page as a client; local rules come first.`}</Body>
       ) : null}
       {failure && !open && !pasting && !picking ? (
         <Body role="alert" color="$madder">{`▲ ${failure}`}</Body>

@@ -1,4 +1,6 @@
-import { heedsOf } from '../care';
+import { heedsOf, MINOR_UNDER } from '../care';
+import { ageInNotes } from './guestWork';
+import type { Guest } from './party';
 
 const SPOKEN_OF = /\b(allerg\w*|hypersensitiv\w*|sensitiv\w*|intoleran\w*|reacts?|reacted|reactions?)\b/i;
 const DENIED =
@@ -12,3 +14,14 @@ const DENIED =
 export const speaksOfCare = (notes: string): boolean =>
   SPOKEN_OF.test(notes.replace(DENIED, ' ')) ||
   heedsOf({ usual: '', conditions: '', treatments: '' }, notes).length > 0;
+
+/**
+ * Whether a guest is a minor as far as the list tells and has no page as a client, where alone a guardian’s
+ * consent is noted and missed.
+ */
+export const minorWithoutPage = ({
+  clientId,
+  role,
+  notes,
+}: Pick<Guest, 'clientId' | 'role' | 'notes'>): boolean =>
+  clientId === null && (role === 'child' || (ageInNotes(notes) ?? MINOR_UNDER) < MINOR_UNDER);

@@ -1,4 +1,3 @@
-import { CHILD_UNDER } from '../care';
 import type { GuestRole } from './party';
 
 const USUAL_HAIR = 40;
@@ -7,7 +6,7 @@ const USUAL_HAIR = 40;
 export type GuestLine = {
   rest: string;
   role: GuestRole | null;
-  /** An age says so. */ young: boolean;
+  /** Years, where they are told. */ age: number | null;
   face: number | null;
   hair: number | null;
   notes: string[];
@@ -79,15 +78,30 @@ export function takeNumbersToCall(line: GuestLine): void {
   });
 }
 
-/** Ages: whether they are a child’s. */
+/** How old somebody is, as people write it. */
+const AGE =
+  /\bage[d]?:?\s*(\d{1,2})\b|\((\d{1,2})\)|\b(\d{1,2})\s*(?:-\s*)?(?:yrs?|years?|y\/?o)\b(?:[ -]old)?/gi;
+const yearsIn = ([, aged, bracket, years]: readonly string[]): number => Number(aged ?? bracket ?? years);
+
+/** The age a line tells. */
 export function takeAges(line: GuestLine): void {
-  const pattern =
-    /\bage[d]?:?\s*(\d{1,2})\b|\((\d{1,2})\)|\b(\d{1,2})\s*(?:-\s*)?(?:yrs?|years?|y\/?o)\b(?:[ -]old)?/gi;
-  take(line, pattern, ([, aged, bracket, years]) => {
-    if (Number(aged ?? bracket ?? years) < CHILD_UNDER) line.young = true;
+  take(line, AGE, (match) => {
+    line.age = yearsIn(match);
     return true;
   });
 }
+
+/** Notes have other numbers and other years: only what is said to be an age is one. */
+const AGE_SAID = /\bage[d]?:?\s*(\d{1,2})\b|\b(\d{1,2})\s*-?\s*(?:(?:yrs?|years?)[ -]old|y\/?o)\b/gi;
+
+/** The youngest age, years, that notes tell of; null where they tell none. */
+export function ageInNotes(notes: string): number | null {
+  const ages = [...notes.matchAll(AGE_SAID)].map(([, aged, old]) => Number(aged ?? old));
+  return ages.length === 0 ? null : Math.min(...ages);
+}
+
+/** How an age stands in the notes: `ageInNotes` reads it again. */
+export const ageAsNoted = (years: number): string => `age ${years}`;
 
 /** What is done: hair, face, both, one of them only. */
 export function takeServices(line: GuestLine): void {

@@ -49,14 +49,14 @@ const LINES: readonly Told[] = [
   ['Flower girl Poppy', 'Poppy', 'child'],
   ['Poppy, flowergirl', 'Poppy', 'child'],
   ['Page boy: Finn', 'Finn', 'child'],
-  ['Poppy (6)', 'Poppy', 'child'],
-  ['Poppy, 6 yrs', 'Poppy', 'child'],
-  ['Poppy aged 6', 'Poppy', 'child'],
-  ['Poppy, 12 years old', 'Poppy', 'child'],
-  ['Poppy (13)', 'Poppy', 'guest'],
-  ['Poppy, 6 yrs, bridesmaid', 'Poppy', 'child'],
-  ['Poppy (9), guest', 'Poppy', 'child'],
-  ['Posy (7), birthday girl', 'Posy', 'star'],
+  ['Poppy (6)', 'Poppy', 'child', null, null, null, 'age 6'],
+  ['Poppy, 6 yrs', 'Poppy', 'child', null, null, null, 'age 6'],
+  ['Poppy aged 6', 'Poppy', 'child', null, null, null, 'age 6'],
+  ['Poppy, 12 years old', 'Poppy', 'child', null, null, null, 'age 12'],
+  ['Poppy (13)', 'Poppy', 'guest', null, null, null, 'age 13'],
+  ['Poppy, 6 yrs, bridesmaid', 'Poppy', 'child', null, null, null, 'age 6'],
+  ['Poppy (9), guest', 'Poppy', 'child', null, null, null, 'age 9'],
+  ['Posy (7), birthday girl', 'Posy', 'star', null, null, null, 'age 7'],
   ['Bridesmaid 2, 10:15', 'Bridesmaid 2', 'attendant', at(10, 15)],
   ['Bride', 'Bride', 'star'],
   // Names that only look like it.
@@ -121,7 +121,7 @@ const LINES: readonly Told[] = [
   // What else is said of them.
   ['Ada, sometime', 'Ada', 'guest', null, null, null, 'sometime'],
   ['Ada, bride, allergic to latex', 'Ada', 'star', null, null, null, 'allergic to latex'],
-  ['Pip (9) hair only, latex allergy', 'Pip', 'child', null, 0, 40, 'latex allergy'],
+  ['Pip (9) hair only, latex allergy', 'Pip', 'child', null, 0, 40, 'age 9. latex allergy'],
   ['Groom touch up 11:45', 'Groom', 'star', at(11, 45), null, null, 'touch up'],
   ['Ada airbrush', 'Ada', 'guest', null, null, null, 'airbrush'],
   [
@@ -153,11 +153,11 @@ const LINES: readonly Told[] = [
   ],
   ['Ada, 11:30, until 14:00', 'Ada', 'guest', at(11, 30), null, null, 'until 14:00'],
   // Round numbers are minutes, but of a grandmother; an age is said to be one.
-  ['Edith, age 82, wheelchair', 'Edith', 'guest', null, null, null, 'wheelchair'],
+  ['Edith, age 82, wheelchair', 'Edith', 'guest', null, null, null, 'age 82. wheelchair'],
   ['Ada, 60', 'Ada', 'guest', null, 60],
-  ['Flower girl - Pip, 6', 'Pip', 'child'],
-  ['Pip, 6, flower girl', 'Pip', 'child'],
-  ['Pip, flower girl, 12', 'Pip', 'child'],
+  ['Flower girl - Pip, 6', 'Pip', 'child', null, null, null, 'age 6'],
+  ['Pip, 6, flower girl', 'Pip', 'child', null, null, null, 'age 6'],
+  ['Pip, flower girl, 12', 'Pip', 'child', null, null, null, 'age 12'],
   // From so many years on it is none of a child's.
   ['Pip, flower girl, 15', 'Pip', 'child', null, 15],
   // From one time to another: ready at its end. An hour alone, where the word before it says so.
@@ -407,7 +407,6 @@ test.each([
   ['Bridesmaids x3: Ada, Bel, Coco - make up', ['Ada', 'Bel', 'Coco'], 'attendant'],
   ['The bridesmaids: Ada, Bel and Coco Orr', ['Ada', 'Bel', 'Coco Orr'], 'attendant'],
   ['- bridesmaids (2) - Ada & Bel', ['Ada', 'Bel'], 'attendant'],
-  ['Flower girls: Pip + Posy (7)', ['Pip', 'Posy'], 'child'],
   ['Ada, Bel and Coco - bridesmaids - makeup', ['Ada', 'Bel', 'Coco'], 'attendant'],
   ['Ada, Bel & Coco Orr (bridesmaids)', ['Ada', 'Bel', 'Coco Orr'], 'attendant'],
   ['2) Ada + Bel: bridesmaids, makeup', ['Ada', 'Bel'], 'attendant'],
@@ -434,6 +433,12 @@ test.each([
   const { guests, problems } = guestsFromText(line);
   expect([guests.length, guests.length + problems.length]).toEqual([found, 1]);
 });
+
+test('an age is theirs behind whose name it stands', () =>
+  expect(guestsFromText('Flower girls: Pip + Posy (7)').guests).toMatchObject([
+    { name: 'Pip', role: 'child', notes: '' },
+    { name: 'Posy', role: 'child', notes: 'age 7' },
+  ]));
 
 test('in one line each with what is said of them in brackets', () => {
   const told = (line: string) =>

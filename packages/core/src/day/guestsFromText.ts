@@ -4,7 +4,14 @@ import { BULLET, eachOfSeveral } from './eachOfSeveral';
 import { roleBeside, roleTold } from './guestRoleWords';
 import { guestTable, type TableLine } from './guestTable';
 import { BETWEEN_PARTS, readyByOf, timesIn } from './guestTimes';
-import { takeAges, takeMinutes, takeNumbersToCall, takeServices, type GuestLine } from './guestWork';
+import {
+  ageAsNoted,
+  takeAges,
+  takeMinutes,
+  takeNumbersToCall,
+  takeServices,
+  type GuestLine,
+} from './guestWork';
 import type { GuestRole } from './party';
 
 /** One line of a pasted list, as far as it was understood. */
@@ -63,7 +70,7 @@ export function guestsFromText(
 
 /** One line's person, or what is wrong with it. */
 function guestOf(text: string, more: string): PastedGuest | string {
-  const line: GuestLine = { rest: text, role: null, young: false, face: null, hair: null, notes: [] };
+  const line: GuestLine = { rest: text, role: null, age: null, face: null, hair: null, notes: [] };
   takeNumbersToCall(line);
   takeMinutes(line);
   const times = timesIn(line.rest);
@@ -118,13 +125,17 @@ function guestOf(text: string, more: string): PastedGuest | string {
   if (name === null) return msg`Begin with a name.`;
   const odd = noName(name);
   if (odd) return odd;
-  const young = line.young || (line.role === 'child' && Number(number ?? CHILD_UNDER) < CHILD_UNDER);
+  // A child's number by itself is how old they are.
+  const ofChild = line.role === 'child' && number !== null && Number(number) < CHILD_UNDER;
+  const age = line.age ?? (ofChild ? Number(number) : null);
+  const young = age !== null && age < CHILD_UNDER;
   if (number !== null && !young) {
     if (!bareMinutes(Number(number), text))
       return msg`"${number}" may be an age or minutes: write "age ${number}" or "${number} min".`;
     line.face = Number(number);
   }
-  const notes = [...line.notes, more].filter((note) => note !== '').join('. ');
+  const aged = age === null ? [] : [ageAsNoted(age)];
+  const notes = [...aged, ...line.notes, more].filter((note) => note !== '').join('. ');
   if (notes.length > LONGEST_NOTES) return msg`Notes have at most ${LONGEST_NOTES} letters.`;
   return {
     name,

@@ -97,7 +97,7 @@ export { callSheet, type TouchUpsOf } from './callSheet';
 export { sheetInManner, type CallSheet, type SheetFor, type SheetPart, type SheetRow } from './sheet';
 export { timedVisits, type WentVisit } from './timedVisits';
 export { partyCalendar } from './partyCalendar';
-export { speaksOfCare } from './guestNotes';
+export { minorWithoutPage, speaksOfCare } from './guestNotes';
 export { guestsFromText, type PastedGuest, type PasteProblem } from './guestsFromText';
 export {
   planAnew,

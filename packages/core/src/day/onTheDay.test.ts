@@ -213,6 +213,11 @@ describe.each(MORNINGS.map(({ day }) => [day.id, day] as const))('%s under way',
           const visit = repair.visits.find((v) => v.of === pin.of && v.task === pin.task)!;
           expect([visit.start, visit.worker]).toEqual([pin.start, pin.worker]);
         }
+        // Nobody is told of what they had or sit in, however far from its time it began.
+        for (const { changes, tell } of push ? [repair, push] : [repair]) {
+          expect(changes.filter(({ of, task }) => past(keyOf(of, task)))).toEqual([]);
+          for (const id of tell) expect(changes.map(({ of }) => of)).toContain(id);
+        }
         if (push) expect(repair.objective.late).toBeLessThanOrEqual(push.objective.late + 1e-9);
       }),
       { numRuns: 12, seed: 5, examples: [[592, 792_010]] },

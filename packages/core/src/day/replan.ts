@@ -1,6 +1,6 @@
 import { seededRandom } from '../math';
 import { judgeDay, type DayConflict } from './judgeDay';
-import { endsOf } from './laidOut';
+import { endsOf, keyOf } from './laidOut';
 import { clearStart, layDown } from './lines';
 import type { PartyDay, DayAnswer, Objective, Visit } from './instance';
 import { minuteOf, modelOf, type Model } from './model';
@@ -142,13 +142,19 @@ function changePrices(model: Model, previous: Pick<DayAnswer, 'visits'>): Prices
   });
 }
 
-/** What differs between two timetables, and whose own time moves enough to be told. */
+/**
+ * What differs between two timetables, and whose own time moves enough to be told. What has begun is where it
+ * is: that is no change of anything to come, and nobody is sent for what they sit in or have had.
+ */
 export function changesBetween(
   day: PartyDay,
   before: Pick<DayAnswer, 'visits'>,
   after: Pick<DayAnswer, 'visits'>,
 ): { changes: Change[]; tell: string[] } {
+  const { now = -Infinity, pinned = [] } = day;
+  const begun = new Set(pinned.filter((pin) => pin.start <= now).map((pin) => keyOf(pin.of, pin.task)));
   const changes = after.visits.flatMap((visit): Change[] => {
+    if (begun.has(keyOf(visit.of, visit.task))) return [];
     const known = before.visits.find((one) => one.of === visit.of && one.task === visit.task) ?? null;
     const movedMinutes = known ? visit.start - known.start : 0;
     const otherWorker = known !== null && known.worker !== visit.worker;
