@@ -16,6 +16,7 @@ import {
   type ChairTicks,
   type Chart,
   type PartyEvent,
+  type PartyPlan,
   type Timed,
   type TouchUpPlan,
   type WearGroup,
@@ -77,7 +78,7 @@ export function registerPartyLog(services: Services, live: Live): void {
       (await tx.selectFrom('units').select('document').execute()).map((row) => row.document),
     ];
     if (!party.plan) return { body: NOTHING };
-    const touchUps = await touchUpsOf(byGuest, await wearGroups(tx, null, now));
+    const touchUps = await touchUpsOf(party.plan, byGuest, await wearGroups(tx, null, now));
     return {
       body: packParty(
         party,
@@ -208,12 +209,14 @@ async function chairTicks(tx: Tx, party: PartyRow): Promise<Record<string, Chair
  * some ten milliseconds.
  */
 async function touchUpsOf(
+  plan: PartyPlan,
   charts: ReadonlyMap<string, Chart>,
   wears: readonly WearGroup[],
 ): Promise<ReadonlyMap<string, TouchUpPlan>> {
   const plans = new Map<string, TouchUpPlan>();
   for (const [guest, chart] of charts) {
-    plans.set(guest, touchUpPlan(chart, chartOutlook(chart, wears)));
+    const readyBy = plan.guests.find(({ id }) => id === guest)?.readyBy;
+    plans.set(guest, touchUpPlan(chart, chartOutlook(chart, wears), readyBy));
     await setImmediate();
   }
   return plans;

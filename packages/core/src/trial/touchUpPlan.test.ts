@@ -1,3 +1,4 @@
+import { clock } from '../calendar';
 import type { GUIDE_NAMES } from '../face';
 import { fitLook, type Chart } from '../look';
 import { snapshotOf } from '../kit';
@@ -73,7 +74,7 @@ test.each([2, 4, 6, 8, 10, 12, 16])(
 );
 
 test('where it has a beginning it is by the clock, past midnight too; where it has none, by hours on', () => {
-  expect(touchUpWhen(planOf(day(12), []))).toMatch(/^Touch up (once|twice|3 times): \d+\.\d h on/);
+  expect(touchUpWhen(planOf(day(12), []))).toMatch(/^Touch up (once|twice|3 times): \d+ h( \d\d min)? on/);
   expect(touchUpWhen(planOf(day(12, '09:00'), []))).toMatch(/^Touch up (once|twice|3 times): 1\d:\d\d/);
   expect(touchUpWhen(planOf(day(12, '21:00'), []))).toMatch(/: (0\d|2[0-3]):\d\d/);
 });
@@ -146,7 +147,7 @@ test('what every visit asks alike is said once, what differs by its hour; nothin
   ]);
   expect(
     touchUpLines({ visits: [visit(180, 'Nose: blot.'), visit(300, 'Nose: blot.', 'Mouth: dab.')], bag: [] }),
-  ).toEqual(['3.0 h on: Nose: blot.', '17:30: Nose: blot.', '17:30: Mouth: dab.']);
+  ).toEqual(['3 h on: Nose: blot.', '17:30: Nose: blot.', '17:30: Mouth: dab.']);
 });
 
 test('at an hour that is given what is due is what holds least by then; the longer it was worn, the more, and never nothing', () => {
@@ -223,4 +224,21 @@ describe('with what lies there, and not with whatever is of its kind', () => {
     expect(duesOf(minded)).not.toMatch(/press a little/);
     expect(JSON.stringify(planOf(minded, []))).not.toMatch(/Line 708|lanolin/);
   });
+});
+
+test('an hour on is told in hours and minutes, and whoever knows when it is ready tells it by the clock', () => {
+  const on = (minutes: number) =>
+    touchUpWhen({ visits: [{ minutes, at: null, zones: [], does: [] }], bag: [] });
+  expect([15, 60, 165, 600].map(on)).toEqual([
+    'Touch up once: 15 min on.',
+    'Touch up once: 1 h on.',
+    'Touch up once: 2 h 45 min on.',
+    'Touch up once: 10 h on.',
+  ]);
+  const chart = day(12, '09:00');
+  const minutes = planOf(chart, []).visits.map((visit) => visit.minutes);
+  for (const readyBy of [0, 9 * 60 + 5, 22 * 60 + 30]) {
+    const { visits } = touchUpPlan(chart, chartOutlook(chart, []), readyBy);
+    expect(visits.map(({ at }) => at)).toEqual(minutes.map((one) => clock(readyBy + one)));
+  }
 });

@@ -39,9 +39,14 @@ export const chartOutlook = (chart: Chart, wears: readonly WearGroup[]): ZoneOut
 
 /**
  * When touching up one face leaves the least bad time of its day (exact, by `worthTouchUps`), what is due
- * then by how each zone is likely to hold, and with what of its own chart.
+ * then by how each zone is likely to hold, and with what of its own chart. `readyBy` is the minute of the day at
+ * which the face is ready, where somebody other than the chart says so.
  */
-export function touchUpPlan(chart: Chart, outlook: readonly ZoneOutlook[]): TouchUpPlan {
+export function touchUpPlan(
+  chart: Chart,
+  outlook: readonly ZoneOutlook[],
+  readyBy: number | null = chart.occasion.begins ? minuteOfDay(chart.occasion.begins) : null,
+): TouchUpPlan {
   const until = Math.round(chart.occasion.hoursToLast * 60);
   if (outlook.length === 0) return { visits: [], bag: [] };
   const allowed = Array.from({ length: Math.floor(until / STEP_MINUTES) }, (_, i) => (i + 1) * STEP_MINUTES);
@@ -51,7 +56,6 @@ export function touchUpPlan(chart: Chart, outlook: readonly ZoneOutlook[]): Touc
     allowed,
     { costMinutes: VISIT_MINUTES, most: MOST_VISITS, afterFactor: AFTER },
   );
-  const begins = chart.occasion.begins ? minuteOfDay(chart.occasion.begins) : null;
   const own = productsOf(chart);
   const visits = atMinutes.map((minutes, i): TouchUp => {
     const before = atMinutes[i - 1];
@@ -59,7 +63,7 @@ export function touchUpPlan(chart: Chart, outlook: readonly ZoneOutlook[]): Touc
     const zones = zonesDue(outlook, hours);
     return {
       minutes,
-      at: begins === null ? null : clock(begins + minutes),
+      at: readyBy === null ? null : clock(readyBy + minutes),
       zones,
       does: doesIn(zones, own),
     };
@@ -164,7 +168,12 @@ const DOES: Readonly<Record<TrialZone, (own: Own) => string>> = {
   neck: () => msg`dab with a tissue; add nothing.`,
 };
 
-const whenOf = ({ at, minutes }: TouchUp): string => at ?? msg`${(minutes / 60).toFixed(1)} h on`;
+function whenOf({ at, minutes }: TouchUp): string {
+  if (at !== null) return at;
+  const [hours, rest] = [Math.floor(minutes / 60), minutes % 60];
+  if (hours === 0) return msg`${rest} min on`;
+  return rest === 0 ? msg`${hours} h on` : msg`${hours} h ${rest} min on`;
+}
 
 /** What to do at each, a line each: once where every visit asks the same, else by its hour. */
 export function touchUpLines({ visits }: TouchUpPlan): string[] {
