@@ -151,8 +151,10 @@ export function changesBetween(
   before: Pick<DayAnswer, 'visits'>,
   after: Pick<DayAnswer, 'visits'>,
 ): { changes: Change[]; tell: string[] } {
-  const { now = -Infinity, pinned = [] } = day;
-  const begun = new Set(pinned.filter((pin) => pin.start <= now).map((pin) => keyOf(pin.of, pin.task)));
+  const now = day.now ?? -Infinity;
+  const begun = new Set(
+    (day.pinned ?? []).filter((pin) => pin.start <= now).map((pin) => keyOf(pin.of, pin.task)),
+  );
   const changes = after.visits.flatMap((visit): Change[] => {
     if (begun.has(keyOf(visit.of, visit.task))) return [];
     const known = before.visits.find((one) => one.of === visit.of && one.task === visit.task) ?? null;
