@@ -80,11 +80,10 @@ test('the client answers on a phone of their own; what was said is taken over in
   expect(await page.getByText(/Wears contact lenses/).count()).toBe(0);
   await button('Take over: Contact lenses').click();
   await page.getByText(/Wears contact lenses/).waitFor();
-  await button('Take over: Sensitive to').click();
-  await page.getByText(/Sensitive to latex, nickel/).waitFor();
-  await button('Take over: Must hold').click();
   await button('Set aside: Usually').click();
-  await button('Take over: May keep words on health').click();
+  await page.getByText('3 answers wait to be read').waitFor();
+  await button('Take over all 3').click();
+  await page.getByText(/Sensitive to latex, nickel/).waitFor();
   await page.getByText(/answers? waits? to be read/).waitFor({ state: 'detached' });
   const talk = page.getByRole('group', { name: 'First talk' });
   await talk.getByText('14 hours').waitFor();

@@ -1,4 +1,4 @@
-import { isKnownByName, SENSITIVITIES, toBeMinded } from '@toile/core';
+import { isKnownByName, SENSITIVITIES, sensitivitiesFromText, toBeMinded } from '@toile/core';
 
 type Known = (typeof SENSITIVITIES)[number];
 
@@ -18,6 +18,5 @@ export const onlyAsWritten = (words: string): string[] =>
 
 /** What is noted from names chosen and words typed, each once, nothing empty. */
 export function noted(known: readonly Known[], words: string): string[] {
-  const typed = words.split(',').map((word) => word.trim());
-  return [...new Set([...known, ...typed.filter((word) => word !== '')])];
+  return [...new Set([...known, ...sensitivitiesFromText(words)])];
 }

@@ -18,13 +18,20 @@ export function IntakeAnswers({
   const refresh = useRefresh();
   const { busy, failure, save } = useSaving();
   const answers = intake.answers ?? {};
-  const settle = (key: ConsultKey, taken: boolean): Promise<unknown> =>
+  const settle = (keys: readonly ConsultKey[], taken: boolean): Promise<unknown> =>
     save(async () => {
-      await call('settleIntake', { params: { id: intake.id }, body: { key, taken } });
-      if (taken && key === 'photos') await dropIfRefused(client.id, answers.photos);
-      await refresh();
+      try {
+        for (const key of keys) {
+          await call('settleIntake', { params: { id: intake.id }, body: { key, taken } });
+          if (taken && key === 'photos') await dropIfRefused(client.id, answers.photos);
+        }
+      } finally {
+        await refresh();
+      }
     });
   const open = CONSULT_QUESTIONS.filter(({ key }) => answers[key] !== undefined && !intake.settled[key]);
+  // What would go over something that is noted is decided one by one.
+  const fresh = open.filter(({ key }) => !knownInWords(client, key)).map(({ key }) => key);
   return (
     <Column gap="$2" borderLeftWidth={3} borderLeftColor="$woad" paddingLeft="$3">
       <Body fontWeight="700">{msg`${plural(open.length)`${open.length} answer waits|${open.length} answers wait`} to be read`}</Body>
@@ -40,17 +47,24 @@ export function IntakeAnswers({
               <Button
                 label={msg`Take over: ${label}`}
                 disabled={busy}
-                onPress={() => void settle(key, true)}
+                onPress={() => void settle([key], true)}
               >{msg`Take over`}</Button>
               <Button
                 label={msg`Set aside: ${label}`}
                 disabled={busy}
-                onPress={() => void settle(key, false)}
+                onPress={() => void settle([key], false)}
               >{msg`Set aside`}</Button>
             </Line>
           </Column>
         );
       })}
+      {fresh.length > 1 ? (
+        <Button disabled={busy} onPress={() => void settle(fresh, true)}>
+          {fresh.length === open.length
+            ? msg`Take over all ${fresh.length}`
+            : msg`Take over the ${fresh.length} of which nothing is noted yet`}
+        </Button>
+      ) : null}
     </Column>
   );
 }

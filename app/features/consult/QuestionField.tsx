@@ -1,5 +1,5 @@
 import { useState } from 'react';
-import type { Consult, ConsultQuestion } from '@toile/core';
+import { sensitivitiesFromText, type Consult, type ConsultQuestion } from '@toile/core';
 import { Choice, Field } from '../../ui';
 
 type QuestionFieldProps = {
@@ -77,7 +77,7 @@ export function QuestionField({ question, answers, onChange, error }: QuestionFi
           error={error}
           onChange={(text) => {
             setTyped(text);
-            const words = [...new Set(text.split(',').map((word) => word.trim()))].filter(Boolean);
+            const words = sensitivitiesFromText(text);
             set(words.length > 0 ? words : undefined);
           }}
         />

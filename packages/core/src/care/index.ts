@@ -47,9 +47,11 @@ export {
 } from './patchTest';
 export {
   familiesMeant,
+  mindedInShort,
   ingredientsKnown,
   isKnownByName,
   matchAllergens,
   toBeMinded,
   type AllergenMatch,
 } from './matchAllergens';
+export { sensitivitiesFromText } from './sensitivitiesFromText';

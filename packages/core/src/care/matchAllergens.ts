@@ -57,6 +57,18 @@ export const isKnownByName = (sensitivity: string): boolean => {
   return families.length + things.length > 0;
 };
 
+/** Own words longer than this are named by what they mean, letters. */
+const LONG_WORDS = 24;
+/**
+ * What is noted in few words, to be read on a shelf: 'latex gloves give me a rash' is 'latex'. Where no name
+ * is known, and where they are few, the words themselves.
+ */
+export function mindedInShort(sensitivity: string): string[] {
+  const { families, names } = meant(sensitivity);
+  const known: readonly string[] = [...families, ...names];
+  return sensitivity.length > LONG_WORDS && known.length > 0 ? [...known] : [sensitivity];
+}
+
 /** Of what is noted, what there is to mind: not 'none' or 'no known allergies'. */
 export const toBeMinded = (sensitivities: readonly string[]): string[] =>
   sensitivities.filter((noted) => !saysNone(plain(noted)));
@@ -83,11 +95,14 @@ const IDLE = new Set(
  * Things known by more than one name, the longest first: what is read as 'tea tree' is not read as 'tea'
  * again.
  */
-const THINGS: readonly { readonly said: RegExp; readonly called: readonly RegExp[] }[] = [
-  ...new Set([...Object.keys(PLANTS), ...Object.keys(ALSO_CALLED)]),
-]
+const THINGS: readonly {
+  readonly name: string;
+  readonly said: RegExp;
+  readonly called: readonly RegExp[];
+}[] = [...new Set([...Object.keys(PLANTS), ...Object.keys(ALSO_CALLED)])]
   .sort((a, b) => b.length - a.length)
   .map((name) => ({
+    name,
     said: new RegExp(`\\b${eitherNumber(name)}\\b`, 'g'),
     called: [
       ...(ALSO_CALLED[name] ?? []),
@@ -99,6 +114,8 @@ const THINGS: readonly { readonly said: RegExp; readonly called: readonly RegExp
 
 type Meant = {
   readonly families: readonly Sensitivity[];
+  /** Things by the names they were said by, and what lists call them. */
+  readonly names: readonly string[];
   readonly things: readonly RegExp[];
   /** What is left to be looked for as it is written. */ readonly words: readonly string[];
 };
@@ -106,19 +123,23 @@ type Meant = {
 function meant(sensitivity: string): Meant {
   const families = familiesMeant(sensitivity);
   let rest = plain(sensitivity).replace(/\bvit\b\.?/g, 'vitamin');
-  if (saysNone(rest)) return { families: [], things: [], words: [] };
-  const things = THINGS.flatMap(({ said, called }) => {
-    const without = rest.replace(said, ' ');
-    if (without === rest) return [];
-    rest = without;
-    return called;
+  if (saysNone(rest)) return { families: [], names: [], things: [], words: [] };
+  const told = THINGS.filter(({ said }) => {
+    const before = rest;
+    rest = rest.replace(said, ' ');
+    return rest !== before;
   });
   for (const name of families)
     rest = rest.replace(SAID_AS[name] ?? plain(name), ' ').replace(plain(name), ' ');
   const words = rest
     .split(/[^a-z0-9-]+/)
     .filter((word) => word.length >= 3 && !IDLE.has(word) && !IDLE.has(word.replace(/s$/, '')));
-  return { families, things, words };
+  return {
+    families,
+    names: told.map(({ name }) => name),
+    things: told.flatMap(({ called }) => called),
+    words,
+  };
 }
 
 const kept = new Map<string, readonly RegExp[]>();

@@ -1,4 +1,4 @@
-import { toBeMinded } from '../care';
+import { mindedInShort, toBeMinded } from '../care';
 import {
   deltaE2000,
   depthOf,
@@ -317,7 +317,7 @@ export function matchStep(ask: ShadeAsk, context: ShadeContext, options: MatchSt
           outside: outside.filter(isOwned),
           ruledOut,
           minded: [
-            ...toBeMinded(context.client.sensitivities),
+            ...toBeMinded(context.client.sensitivities).flatMap(mindedInShort),
             ...(mindsLenses(context.client, ask) ? ['fibres'] : []),
           ],
         })

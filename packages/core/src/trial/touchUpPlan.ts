@@ -39,8 +39,8 @@ export const chartOutlook = (chart: Chart, wears: readonly WearGroup[]): ZoneOut
 
 /**
  * When touching up one face leaves the least bad time of its day (exact, by `worthTouchUps`), what is due
- * then by how each zone is likely to hold, and with what of its own chart. `readyBy` is the minute of the day at
- * which the face is ready, where somebody other than the chart says so.
+ * then by how each zone is likely to hold, and with what of its own chart. `readyBy` is the minute of the day
+ * at which the face is ready, where somebody other than the chart says so.
  */
 export function touchUpPlan(
   chart: Chart,
