@@ -151,7 +151,7 @@ const ROWS: readonly Row[] = [
   ['a light', { role: 'light' }, 'does nothing', -2, 0, -1.2, -0.5],
   ['a light on fair skin', { role: 'light', by: fair }, 'does nothing', -1, 0, -0.5, -0.25],
   ['a light', { role: 'light' }, 'mask', -2, -8.5, -4.6, -7],
-  ['a light on deep skin', { role: 'light', by: deep }, 'ash', -2, -9, -4.6, -7],
+  ['a light on deep skin', { role: 'light', by: deep }, 'mask', -2, -9, -4.6, -7],
   ['a blush', { role: 'blush', own: 1 }, 'chalk', 0, -3, -1, -1.7],
   ['a blush on deep skin', { role: 'blush', by: deep, own: 1 }, 'chalk', 0, -3, -0.7, -1.4],
   ['a blush on deep skin in the pan', { role: 'blush', by: deep, shown: 0 }, 'chalk', 0, -5, -2.2, -3.2],
@@ -324,6 +324,20 @@ describe('grey', () => {
         true,
       ]);
     expect(icy([66, 10, 17], 0.01, 'propose')).toBe(false);
+  });
+
+  test('too light on deep skin, it is ash where it is paler than the skin, and a stripe where it is as warm', () => {
+    const own = (share: number): Lab => {
+      const [, a, b] = DEEP;
+      return [lightnessAtDepth(16 - 8), a * share, b * share];
+    };
+    const told = (share: number, skin: Lab = DEEP) =>
+      missesOf('light', { own: own(share), shown: own(share), finish: 'shimmer' }, wearer(skin), 'find')
+        .filter(({ part }) => part === 'depth')
+        .map(({ name, words }) => [name, /icy/.test(words), /stripe/.test(words)]);
+    expect(told(0.98)).toEqual([['ash', true, false]]);
+    expect(told(1.02)).toEqual([['mask', false, true]]);
+    expect(told(1.02, [lightnessAtDepth(15.5), 11, 14])).toEqual([['mask', false, true]]);
   });
 });
 

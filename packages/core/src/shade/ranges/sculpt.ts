@@ -179,6 +179,8 @@ export const light: Judge = (seen, wearer, how) => {
   const most = strict ? -4.6 : -7;
   const icy = isDeep(skin) ? (strict ? 0.75 : 0.6) : skin[0] < 60 ? 0.4 : 0;
   const share = chromaOf(seen.own) / Math.max(6, chromaOf(skin));
+  // Copper is warm as the skin is: it may be too much of a light, icy it is not.
+  const pale = isDeep(skin) && share < 1;
   return [
     ...when(own > 0.2, {
       part: 'depth',
@@ -194,9 +196,11 @@ export const light: Judge = (seen, wearer, how) => {
     }),
     ...when(own < most, {
       part: 'depth',
-      name: isDeep(skin) ? 'ash' : 'mask',
+      name: pale ? 'ash' : 'mask',
       over: most - own,
-      words: msg`is ${steps(own)} lighter than the skin${isDeep(skin) ? msg`: icy, and ash on deep skin` : ''}`,
+      words: msg`is ${steps(own)} lighter than the skin${
+        pale ? msg`: icy, and ash on deep skin` : isDeep(skin) ? msg`: a stripe, however warm` : ''
+      }`,
     }),
     ...when(own < 0 && share < icy, {
       part: 'chroma',
