@@ -170,6 +170,9 @@ const leastLight = (skin: Lab, strict: boolean): number => {
   return -Math.min(strict ? 1.2 : 0.5, Math.max(0.2, (strict ? 0.5 : 0.25) * room));
 };
 
+/** A share of the skin’s chroma from which on a light is as warm as the skin. */
+const AS_WARM = 0.9;
+
 /** Light: lighter than the skin, and on deep skin never icy. */
 export const light: Judge = (seen, wearer, how) => {
   const { skin } = wearer;
@@ -180,7 +183,7 @@ export const light: Judge = (seen, wearer, how) => {
   const icy = isDeep(skin) ? (strict ? 0.75 : 0.6) : skin[0] < 60 ? 0.4 : 0;
   const share = chromaOf(seen.own) / Math.max(6, chromaOf(skin));
   // Copper is warm as the skin is: it may be too much of a light, icy it is not.
-  const pale = isDeep(skin) && share < 1;
+  const pale = isDeep(skin) && share < AS_WARM;
   return [
     ...when(own > 0.2, {
       part: 'depth',
