@@ -4,6 +4,7 @@ import {
   readKitCsv,
   sculptShades,
   shadeMap,
+  shadesToBuy,
   substitute,
   whyNot,
   type ColumnMapping,
@@ -39,6 +40,7 @@ export const shadeJobs = {
   sculpt: ({ context, kind, contrast }: Sculpt) => sculptShades(kind, context, { contrast }),
   substitute: ({ context, product, options }: Replaced) => substitute(product, context, options),
   shadeMap: ({ kit }: { readonly kit: Kit }) => shadeMap(kit.products),
+  toBuy: ({ kit }: { readonly kit: Kit }) => shadesToBuy(kit.products),
   readKit: ({
     text,
     mapping,

@@ -234,6 +234,16 @@ test('the shade map shows every base and names the gaps', async () => {
   await button('Shade map').click();
   await page.getByRole('img', { name: /^\d+ bases by depth and hue, \d+ gaps/ }).waitFor();
   await page.getByText(/of 48 skins looked at are not served|Every skin looked at is served/).waitFor();
+  const gap = page.getByText(/ off at best$/);
+  expect(await gap.count()).toBe(0);
+  // What would serve most of them comes first; all of them are a touch away.
+  await page.getByRole('heading', { name: 'To buy first' }).waitFor();
+  await page
+    .getByText(/^serves \d+ more$/)
+    .first()
+    .waitFor();
+  await button(/^(The one skin|All \d+ skins)$/).click();
+  await gap.first().waitFor();
 });
 
 test('nothing was complained of on the way', () => expect(opened.complaints).toEqual([]));

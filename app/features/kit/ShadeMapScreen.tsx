@@ -1,10 +1,11 @@
 import { useRouter } from 'expo-router';
 import { useMemo, useState } from 'react';
 import Svg, { Circle, Line as SvgLine, Path, Rect, Text as SvgText } from 'react-native-svg';
-import { labToHex, msg, shadeName, term, UNDERTONE_HUE, type Kit, type ShadeMap } from '@toile/core';
+import { labToHex, msg, plural, shadeName, term, UNDERTONE_HUE, type Kit, type ShadeMap } from '@toile/core';
 import { useKit } from '../../data/hooks';
 import {
   Body,
+  Button,
   Column,
   Empty,
   Figure,
@@ -56,25 +57,80 @@ function MapOf({ kit }: { readonly kit: Kit }) {
       <Plot map={answer} />
       <Label>{msg`Deeper further down, pinker left, yellower right of neutral skin of that depth. Dots are bases; crosses are skins with nothing near.`}</Label>
       {answer.gaps.length > 0 ? (
-        <Column gap={0}>
-          <Subheading>{msg`To fill`}</Subheading>
-          {answer.gaps.map((gap) => (
-            <Line
-              key={`${gap.depth} ${gap.undertone}`}
-              flexWrap="nowrap"
-              gap="$3"
-              paddingVertical="$1"
-              borderBottomWidth={1}
-              borderBottomColor="$line"
-            >
-              <Swatch lab={gap.lab} size={32} label={msg`this skin`} />
-              <Body flex={1}>{msg`depth ${gap.depth}, ${term(gap.undertone)}`}</Body>
-              <Figure color="$inkSoft">{msg`${gap.nearestMix.toFixed(1)} off at best`}</Figure>
-            </Line>
-          ))}
-        </Column>
+        <>
+          <ToBuy kit={kit} />
+          <Unserved gaps={answer.gaps} />
+        </>
       ) : null}
     </Column>
+  );
+}
+
+/** The few bases that would serve the most of the skins that are left out. */
+function ToBuy({ kit }: { readonly kit: Kit }) {
+  const asked = useMemo(() => ({ kit }), [kit]);
+  const { answer, error } = useWork(askShades, 'toBuy', asked);
+  return (
+    <Column gap={0}>
+      <Subheading>{msg`To buy first`}</Subheading>
+      <Label>{msg`By themselves or stirred with what is here, each after the one above it. A model’s reckoning: try the swatch.`}</Label>
+      {error ? <Body role="alert" color="$madder">{`▲ ${error}`}</Body> : null}
+      {answer ? (
+        answer.map((shade) => (
+          <SkinLine
+            key={`${shade.depth} ${shade.undertone}`}
+            skin={shade}
+            label={msg`the base`}
+            fact={msg`serves ${shade.serves} more`}
+          />
+        ))
+      ) : error ? null : (
+        <Loading words={msg`Trying what could be bought`} />
+      )}
+    </Column>
+  );
+}
+
+/** Every skin that is left out, behind a touch: there may be dozens. */
+function Unserved({ gaps }: { readonly gaps: ShadeMap['gaps'] }) {
+  const [all, setAll] = useState(false);
+  return (
+    <Column gap={0}>
+      <Line justifyContent="space-between">
+        <Subheading>{msg`Not served`}</Subheading>
+        <Button onPress={() => setAll((now) => !now)}>
+          {all ? msg`Close` : plural(gaps.length)`The one skin|All ${gaps.length} skins`}
+        </Button>
+      </Line>
+      {all
+        ? gaps.map((gap) => (
+            <SkinLine
+              key={`${gap.depth} ${gap.undertone}`}
+              skin={gap}
+              label={msg`this skin`}
+              fact={msg`${gap.nearestMix.toFixed(1)} off at best`}
+            />
+          ))
+        : null}
+    </Column>
+  );
+}
+
+function SkinLine({
+  skin: { depth, undertone, lab },
+  label,
+  fact,
+}: {
+  readonly skin: Pick<ShadeMap['gaps'][number], 'depth' | 'undertone' | 'lab'>;
+  /** What the swatch is of. */ readonly label: string;
+  readonly fact: string;
+}) {
+  return (
+    <Line flexWrap="nowrap" gap="$3" paddingVertical="$1" borderBottomWidth={1} borderBottomColor="$line">
+      <Swatch lab={lab} size={32} label={label} />
+      <Body flex={1}>{msg`depth ${depth}, ${term(undertone)}`}</Body>
+      <Figure color="$inkSoft">{fact}</Figure>
+    </Line>
   );
 }
 
@@ -83,6 +139,8 @@ const TOP = 26;
 /** Degrees of hue shown each way, and the depths. */
 const HUE = 16;
 const [LIGHT, DEEP] = [3, 22];
+/** Left of the drawing below its deepest base, steps of depth. */
+const BELOW = 0.8;
 
 function Plot({ map }: { readonly map: ShadeMap }) {
   const c = useColours();
@@ -91,7 +149,11 @@ function Plot({ map }: { readonly map: ShadeMap }) {
   const height = Math.min(640, Math.max(420, width));
   const x = (hue: number): number =>
     LEFT + ((Math.max(-HUE, Math.min(HUE, hue)) + HUE) / (2 * HUE)) * (width - LEFT - 12);
-  const y = (depth: number): number => TOP + ((depth - LIGHT) / (DEEP - LIGHT)) * (height - TOP - 10);
+  const depths = map.points.map(({ depth }) => depth);
+  const lightest = Math.min(LIGHT, ...depths.map((depth) => depth - BELOW));
+  const deepest = Math.max(DEEP, ...depths.map((depth) => depth + BELOW));
+  const y = (depth: number): number =>
+    TOP + ((depth - lightest) / (deepest - lightest)) * (height - TOP - 10);
   return (
     <Judged padding={0} onLayout={(event) => setWidth(event.nativeEvent.layout.width)}>
       <Svg

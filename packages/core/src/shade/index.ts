@@ -119,6 +119,7 @@ export {
 } from './flashback';
 export { needsSubstitute, substitute, type Substitute, type SubstituteOptions } from './substitute';
 export { identifyPan, type PanGuess, type PanIdentification } from './identifyPan';
+export { shadesToBuy, type ShadeToBuy } from './shadesToBuy';
 export { GAP_FROM, shadeMap, type ShadeGap, type ShadeMap, type ShadePoint } from './shadeMap';
 export { asLaid, isClear, shareSeen } from './clearPowder';
 export { isUnread } from './unread';

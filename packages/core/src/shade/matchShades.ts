@@ -13,7 +13,7 @@ import { productName, shadeName, smallestMg, type Product, type ProductKind, typ
 import { msg, plural, term } from '../messages';
 import { withArticle } from '../withArticle';
 import { differenceUnder, type LightName } from './lights';
-import { isColoured, mixTableOf, type Coloured } from './mixTables';
+import { isColoured, mixTableOf, nearestToStir, type Coloured } from './mixTables';
 import { besideInWords, doseForCoverage, layOver, mixedOptics } from './optics';
 import type { CostPart } from './answers';
 import { colourToBuy } from './gap';
@@ -162,11 +162,9 @@ export function matchShades(
   if (products.length === 0)
     return { ...nothing, limits: [msg`No product of the kit meets these wishes.`, ...told] };
   const limits: string[] = [...told];
-  let searched = products;
+  let searched: readonly Coloured[] = products;
   if (products.length > MOST_FOR_TRIPLES) {
-    searched = [...products]
-      .sort((a, b) => deltaE2000(target, a.lab) - deltaE2000(target, b.lab))
-      .slice(0, MOST_FOR_TRIPLES);
+    searched = nearestToStir(products, target, MOST_FOR_TRIPLES);
     limits.push(
       msg`Mixes were searched among the ${MOST_FOR_TRIPLES} nearest of ${products.length} products.`,
     );

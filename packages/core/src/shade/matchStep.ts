@@ -17,7 +17,7 @@ import type { AnswerPart, CostPart, ShadeAnswer, StepMatch } from './answers';
 import { dayOf } from './day';
 import { asLaid, isClear, shareSeen } from './clearPowder';
 import { gapOf, isMixable } from './gap';
-import { isColoured, mixTableOf, type Coloured } from './mixTables';
+import { isColoured, mixTableOf, nearestToStir, type Coloured } from './mixTables';
 import { layOver, mixedOptics, opticsOf } from './optics';
 import { measuresToCover, needOf, roundsToCover, type Need } from './portions';
 import { missesOf, type Miss, type Wearer } from './ranges';
@@ -384,7 +384,7 @@ function adjustersOf(ask: ShadeAsk, context: ShadeContext): Product[] {
  */
 function pairsOf(owned: readonly Coloured[], target: Lab, { need, judge, misses }: StepJudge): ShadeAnswer[] {
   const { pairs } = matchBase(target, [], {
-    table: mixTableOf(bySmallestShare(owned), 2),
+    table: mixTableOf(bySmallestShare(nearestToStir(owned, target)), 2),
     count: MIXES_JUDGED,
   });
   const byId = new Map(owned.map((p) => [p.id, p]));

@@ -1,4 +1,4 @@
-import { buildMixTable, type Mixable, type MixTable } from '../colour';
+import { buildMixTable, deltaE2000, type Lab, type Mixable, type MixTable } from '../colour';
 import { mayBeStirred, type Product } from '../kit';
 
 /** A product that has a colour. */
@@ -15,6 +15,49 @@ export function mixableOf({ id, lab, tintingStrength, mgPerMeasure }: Coloured):
  * nor its wear. Two drops in a pump, one in half a pump.
  */
 const LEAST_BASE = 2 / 3;
+
+/** So many are stirred two by two: a table holds few more, and of so many the nearest do it. */
+const MOST_FOR_PAIRS = 160;
+
+/**
+ * Of some products those that are stirred into a colour: the nearest to it, and whatever is there to be
+ * stirred in.
+ */
+export function nearestToStir(
+  products: readonly Coloured[],
+  target: Lab,
+  most: number = MOST_FOR_PAIRS,
+): readonly Coloured[] {
+  if (products.length <= most) return products;
+  const adjusters = products.filter(({ kind }) => kind === 'adjuster').slice(0, most / 4);
+  const rest = products
+    .filter(({ kind }) => kind !== 'adjuster')
+    .map((product) => ({ product, off: deltaE2000(target, product.lab) }))
+    .sort((a, b) => a.off - b.off)
+    .map(({ product }) => product);
+  return [...rest.slice(0, most - adjusters.length), ...adjusters];
+}
+
+/**
+ * Of some products as many as can be stirred two by two, as unlike each other as there are: for questions
+ * about every skin at once. What is left out is next to one that is not.
+ */
+export function spreadToStir(
+  products: readonly Coloured[],
+  most: number = MOST_FOR_PAIRS,
+): readonly Coloured[] {
+  if (products.length <= most) return products;
+  const [first, ...rest] = products;
+  const taken = [first!];
+  const left = rest.map((product) => ({ product, off: deltaE2000(first!.lab, product.lab) }));
+  while (taken.length < most) {
+    const at = left.reduce((best, { off }, i) => (off > left[best]!.off ? i : best), 0);
+    const { product } = left.splice(at, 1)[0]!;
+    taken.push(product);
+    for (const one of left) one.off = Math.min(one.off, deltaE2000(product.lab, one.product.lab));
+  }
+  return taken;
+}
 
 /** Tables kept: one for singles and pairs, one for triples, and the ones before. */
 const KEPT = 4;

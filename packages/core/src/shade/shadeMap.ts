@@ -9,7 +9,7 @@ import {
   type Undertone,
 } from '../colour';
 import type { Product, ProductKind } from '../kit';
-import { isColoured, mixTableOf } from './mixTables';
+import { isColoured, mixTableOf, spreadToStir } from './mixTables';
 
 export type ShadePoint = {
   readonly product: Product;
@@ -40,7 +40,7 @@ export function shadeMap(products: readonly Product[], kinds: readonly ProductKi
     depth: depthOf(product.lab),
     hueOffset: undertoneOf(product.lab).hueOffset,
   }));
-  const table = bases.length === 0 ? null : mixTableOf(bases, 2);
+  const table = bases.length === 0 ? null : mixTableOf(spreadToStir(bases), 2);
   const gaps = DEPTHS.flatMap((depth) =>
     UNDERTONES.flatMap((undertone): ShadeGap[] => {
       const lab = shiftDepth([lightnessAtDepth(depth), 12, 18], 0, { undertone });

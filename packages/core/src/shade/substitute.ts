@@ -12,7 +12,7 @@ import {
 import { familiesAgree, FINISHES, productName, type Product, type ProductSnapshot, type Unit } from '../kit';
 import { listed } from '../listed';
 import { msg, term } from '../messages';
-import { isColoured, mixTableOf, type Coloured } from './mixTables';
+import { isColoured, mixTableOf, nearestToStir, type Coloured } from './mixTables';
 import { besideInWords, layOver, mixedOptics, opticsOf } from './optics';
 import { skinTarget } from './skinTarget';
 import { needsMissed } from './needs';
@@ -135,7 +135,10 @@ export function substitute(
   const byId = new Map(coloured.map((p) => [p.id, p]));
   const pairs =
     product.kind === 'base' && coloured.length > 1
-      ? matchBase(wanted, [], { table: mixTableOf(coloured, 2), count: RATIOS * count }).pairs.map((mix) =>
+      ? matchBase(wanted, [], {
+          table: mixTableOf(nearestToStir(coloured, wanted), 2),
+          count: RATIOS * count,
+        }).pairs.map((mix) =>
           lookAt(
             mix.parts.map(({ id, pumps }) => ({ product: byId.get(id)!, pumps })),
             mix.lab,
