@@ -125,10 +125,14 @@ function SkinLine({
   /** What the swatch is of. */ readonly label: string;
   readonly fact: string;
 }) {
+  const [L, a, b] = lab;
   return (
     <Line flexWrap="nowrap" gap="$3" paddingVertical="$1" borderBottomWidth={1} borderBottomColor="$line">
       <Swatch lab={lab} size={32} label={label} />
-      <Body flex={1}>{msg`depth ${depth}, ${term(undertone)}`}</Body>
+      <Column gap={0} flex={1}>
+        <Body>{msg`depth ${depth}, ${term(undertone)}`}</Body>
+        <Label>{msg`L* ${Math.round(L)}, a* ${Math.round(a)}, b* ${Math.round(b)}`}</Label>
+      </Column>
       <Figure color="$inkSoft">{fact}</Figure>
     </Line>
   );
