@@ -2,7 +2,11 @@ import type { GuestRole } from './party';
 
 const OF_WHOM = String.raw`(?: of (?:the )?(?:bride|groom|star|couple)s?)?`;
 const WHOSE = String.raw`(?:(?:the )?(?:bride|groom|star)(?:['’]?s|s['’]) )?`;
-const PARENTS = String.raw`(?:step-?)?(?:mother|father|mum|mummy|mom|mam|dad|daddy|parent)(?:-in-law)?|grand(?:mother|father|ma|pa|mum|dad)|gran|granny|nan|nana`;
+const PARENTS = String.raw`(?:step-?)?(?:mother|father|mum|mummy|mom|mam|dad|daddy|parent)(?:[- ]in[- ]law)?|grand(?:mother|father|ma|pa|mum|dad)|gran|granny|nan|nana`;
+
+/** Somebody there for what they do: a guest, and what they do is worth keeping. */
+const OCCUPATIONS =
+  'speaker|host(?:ess)?|presenter|moderator|singer|musician|dancer|performer|actor|actress|model|mc|officiant|planner';
 
 /**
  * How a role is told in a list, by the role. Words in the second place are told before or after a name
@@ -13,22 +17,33 @@ const WORDS: readonly (readonly [role: GuestRole, alone: string, besideName: str
   [
     'close',
     `close|${WHOSE}(?:${PARENTS}|sister|brother)`,
-    `(?:${PARENTS}|sister|brother)${OF_WHOM}|m\\.?o\\.?[bg]|f\\.?o\\.?[bg]`,
+    `(?:${PARENTS}|(?:sister|brother)(?:[- ]in[- ]law)?)${OF_WHOM}|m\\.?o\\.?[bg]|f\\.?o\\.?[bg]`,
   ],
   [
     'attendant',
     'attendant|witness|usher',
-    'bridesmaid|b\\.?m|(?:maid|matron|man|woman) of honou?r|m\\.?o\\.?h|best (?:man|woman)|groomsm[ae]n',
+    "bridesmaid|b[’']?maid|b\\.?m|(?:maid|matron|man|woman) of honou?r|m\\.?o\\.?h|best (?:man|woman|person)|groomsm[ae]n",
   ],
-  ['child', 'child|kid|girl|boy|toddler|daughter|son', 'flower ?girl|page ?boy|ring ?bearer'],
-  ['guest', 'guest|friend|cousin|aunt(?:ie|y)?|uncle|niece|nephew|colleague', 'wedding guest'],
+  [
+    'child',
+    'child|children|kid|girl(?!s)|boy(?!s)|toddler|daughter|son',
+    'flower ?girl|page ?boy|ring ?bearer',
+  ],
+  [
+    'guest',
+    `guest|adult|girls|boys|lad(?:ies|s)|women|men|friend|cousin|aunt(?:ie|y)?|uncle|niece|nephew|colleague|${OCCUPATIONS}`,
+    'wedding guest',
+  ],
 ];
 /** "Bridesmaid 2" is one of several. */
 const ONE_OF = String.raw`(?: ?#?\d{1,2})?`;
 
 /** The role a few words tell and nothing else; null where they say something else. */
 export function roleTold(words: string): GuestRole | null {
-  const plain = words.trim().replace(/^(the|a|our|my) /i, '');
+  const plain = words
+    .trim()
+    .replace(/^(the|a|our|my) /i, '')
+    .replace(/\.$/, '');
   return (
     WORDS.find(([, alone, beside]) =>
       new RegExp(`^(?:${alone}|${WHOSE}(?:${beside}))s?${ONE_OF}$`, 'i').test(plain),
@@ -48,3 +63,7 @@ export function roleBeside(words: string): { readonly name: string; readonly rol
   }
   return null;
 }
+
+/** Whether words tell what somebody does, and nothing else: "speaker", "Dancer 2". */
+export const tellsOccupation = (words: string): boolean =>
+  new RegExp(`^(?:the )?(?:${OCCUPATIONS})s?${ONE_OF}$`, 'i').test(words.trim());

@@ -40,11 +40,12 @@ const YES = /^(?:yes|y|x|✓|✔|true|1)$/i;
  */
 export function guestTable(text: string): readonly TableLine[] | null {
   const first = text.split(/\r?\n/).find((line) => line.trim() !== '');
-  const delimiter = ['\t', ';', ','].find((mark) => first?.includes(mark));
+  const delimiter = ['\t', '|', ';', ','].find((mark) => first?.includes(mark));
   if (delimiter === undefined) return null;
   const rows = Papa.parse<string[]>(text, { delimiter })
     .data.map((cells, i) => ({ line: i + 1, cells: cells.map((cell) => cell.trim()) }))
-    .filter(({ cells }) => cells.some((cell) => cell !== ''));
+    // A line of strokes under a header is drawn.
+    .filter(({ cells }) => cells.some((cell) => !/^:?-*:?$/.test(cell)));
   const [header, ...body] = rows;
   const names = header?.cells ?? [];
   const columns = names.map(columnOf);

@@ -16,7 +16,7 @@ export const BETWEEN_PARTS = String.raw`\s*[,;\t|/()[\]]\s*|\s+[-–—]+\s+|\s*
 const AFTERNOON = { from: 1, before: 5 } as const;
 
 /** A time by itself, six groups: "12:30 pm", "1 pm", "noon". */
-const TIME = String.raw`(?:(\d{1,2})[:.h](\d{2})\s*(am|pm|a\.m\.|p\.m\.)?(?![\d.:])|(\d{1,2})\s*(am|pm)\b|(noon|midday)\b)`;
+const TIME = String.raw`(?:(\d{1,2})[:.h](\d{2})\s*(am|pm|a\.m\.|p\.m\.)?(?!\d|[.:]\d)|(\d{1,2})\s*(am|pm)\b|(noon|midday)\b)`;
 /** An hour alone, where the word before it says that it is one: "by 11", "ready for 12". */
 const HOUR = String.raw`(\d{1,2})\b(?![:.]?\d)(?!\s*(?:[ap]\.?m|m|mins?|minutes?|h|hrs?|hours?|%|people|yrs?|years?)\b)`;
 const READY = 'ready|done|finished|needed';
@@ -24,6 +24,11 @@ const ALONE = String.raw`(?:\b(${READY})\b\s*)?(?:\b(by|at|for)\b\s*|@\s*)?\b${T
 const BY_HOUR = String.raw`(?:\b(${READY})\s+(?:by\s+|for\s+|at\s+)?|\b(by|at)\s+|@\s*)${HOUR}`;
 /** From one time to another: "9.00-10.00", "9-10am". */
 const SPAN = String.raw`(?:\bfrom\s+)?\b(?:\d{1,2}-|\d{1,2}[:.h]\d{2}\s*(?:[ap]m)?\s*(?:[-–—]|to|until|till)\s*|\d{1,2}\s*[ap]m\s*(?:[-–—]|to|until|till)\s*)${TIME}`;
+
+/** Hours alone on both sides, after a colon, a comma or a bracket: ": 11 - 12", "(10.15 to 11)". */
+const SPAN_OF_HOURS = String.raw`([:,(]\s*)(\d{1,2})(?:[:.h](\d{2}))?\s*(?:[-–—]|to)\s*(\d{1,2})(?:[:.h](\d{2}))?\s*(am|pm)?(?=\s*(?:$|[,;)]))`;
+/** A longer one is no time in a chair; it may be minutes from this to that. */
+const LONGEST_SPAN = 150;
 
 const COMING = 'arriv(?:es?|ing)|comes?|coming|there|here|free|available|not before';
 /** What goes before a time that is not simply when somebody is to be ready. */
@@ -112,7 +117,22 @@ export function timesIn(line: string): {
     notes.push(match[0].trim());
     return true;
   });
-  const kept = withoutSpans
+  const withoutHours = taken(
+    withoutSpans,
+    SPAN_OF_HOURS,
+    ([whole, before, from, fromPast, to, past, half]) => {
+      const [begins, ends] = [
+        minuteTold([from, fromPast ?? '00', undefined]),
+        minuteTold([to, past ?? '00', half]),
+      ];
+      if (begins === null || ends === null || (Number(to) < 5 && half === undefined)) return false;
+      const long = (ends - begins + 12 * 60) % (12 * 60);
+      if (long === 0 || long > LONGEST_SPAN) return false;
+      notes.push(whole.slice(before!.length).trim());
+      return ready(ends, false);
+    },
+  );
+  const kept = withoutHours
     .split(new RegExp(`(${BETWEEN_PARTS})`))
     .map((part, i) => (i % 2 === 0 ? withoutWords(part, i === 0) : part))
     .join('');
@@ -124,7 +144,23 @@ export function timesIn(line: string): {
   const rest = taken(withoutTimes, BY_HOUR, ([, told, by, hour]) =>
     ready(minuteTold([undefined, undefined, undefined, hour]), plain(told, by)),
   );
-  return { rest, times, notes };
+  const told = times.length === 0 ? bareTime(rest) : null;
+  if (!told) return { rest, times, notes };
+  return { rest: told.rest, times: [{ minute: told.minute, for: 'ready', plainly: false }], notes };
+}
+
+/** Four figures that end the first part of a line, or are one: "noor 1230"; none of a room or a flat. */
+const BARE = /^(?:(.*\p{L})\s+)?((?:0[5-9]|1\d|2[0-3])[0-5][05])$/u;
+const OF_A_PLACE = /(?:^|\s)(?:room|rm|flat|apt|apartment|suite|unit|no|number)\.?$/i;
+function bareTime(line: string): { readonly minute: number; readonly rest: string } | null {
+  const parts = line.split(new RegExp(`(${BETWEEN_PARTS})`));
+  for (const [i, part] of parts.entries()) {
+    const [, before = '', figures] = BARE.exec(part.trim()) ?? [];
+    if (figures === undefined || (before !== '' && i > 0) || OF_A_PLACE.test(before)) continue;
+    const minute = 60 * Number(figures.slice(0, 2)) + Number(figures.slice(2));
+    return { minute, rest: parts.with(i, before).join('') };
+  }
+  return null;
 }
 
 /**

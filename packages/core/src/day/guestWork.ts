@@ -1,6 +1,7 @@
 import type { GuestRole } from './party';
 
-const USUAL_HAIR = 40;
+/** Minutes of hair where nobody says how many. */
+export const USUAL_HAIR = 40;
 
 /** What is understood so far of a line about somebody; what is understood is taken out of `rest`. */
 export type GuestLine = {
@@ -64,8 +65,9 @@ export function takeMinutes(line: GuestLine): void {
   );
   take(
     line,
-    new RegExp(`\\b(\\d{1,3})\\s*(?:${MINUTES})\\b(?:\\s*(?:of |for )?\\s*${what}\\b)?`, 'gi'),
-    ([, minutes, told]) => set(told, Number(minutes)),
+    // What stands behind a point is the end of a time: "9.45 M" is no forty-five minutes.
+    new RegExp(`(^|[^\\w.:])(\\d{1,3})\\s*(?:${MINUTES})\\b(?:\\s*(?:of |for )?\\s*${what}\\b)?`, 'gi'),
+    ([, , minutes, told]) => set(told, Number(minutes)),
   );
 }
 
@@ -76,6 +78,18 @@ export function takeNumbersToCall(line: GuestLine): void {
     line.notes.push(told);
     return true;
   });
+}
+
+/** How somebody is spoken of is kept whole: "she/her". */
+export function takePronouns(line: GuestLine): void {
+  take(
+    line,
+    /\b(?:she|he|they)\s*\/\s*(?:her|him|them|they)(?:\s*\/\s*(?:hers|his|theirs))?\b/gi,
+    ([told]) => {
+      line.notes.push(told.replace(/\s/g, ''));
+      return true;
+    },
+  );
 }
 
 /** How old somebody is, as people write it. */

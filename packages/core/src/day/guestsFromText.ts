@@ -1,7 +1,7 @@
 import { CHILD_UNDER } from '../care';
 import { msg } from '../messages';
 import { BULLET, eachOfSeveral } from './eachOfSeveral';
-import { roleBeside, roleTold } from './guestRoleWords';
+import { roleBeside, roleTold, tellsOccupation } from './guestRoleWords';
 import { guestTable, type TableLine } from './guestTable';
 import { BETWEEN_PARTS, readyByOf, timesIn } from './guestTimes';
 import {
@@ -9,10 +9,14 @@ import {
   takeAges,
   takeMinutes,
   takeNumbersToCall,
+  takePronouns,
   takeServices,
+  USUAL_HAIR,
   type GuestLine,
 } from './guestWork';
 import type { GuestRole } from './party';
+import { rolesUnderHeadings } from './roleHeadings';
+import { servedIn, type Served } from './serviceLists';
 
 /** One line of a pasted list, as far as it was understood. */
 export type PastedGuest = {
@@ -48,13 +52,24 @@ export function guestsFromText(
   const problems: PasteProblem[] = [];
   const seen = new Set<string>();
   const already = new Set(onList.map((one) => one.toLocaleLowerCase()));
+  const table = guestTable(text);
+  const raws = table ? [] : text.split(/\r?\n/);
+  const { served, taken } = servedIn(raws);
+  const under = rolesUnderHeadings(raws);
+  /** The first line with anything in it: there people are greeted. */
+  const opening = raws.findIndex((raw) => raw.trim() !== '') + 1;
   const lines: readonly TableLine[] =
-    guestTable(text) ??
-    text.split(/\r?\n/).flatMap((line, i) => eachOfSeveral(line).map((one) => ({ line: i + 1, text: one })));
+    table ??
+    raws.flatMap((line, i) =>
+      taken.has(i) || under[i] === 'heading'
+        ? []
+        : eachOfSeveral(line).map((one) => ({ line: i + 1, text: one })),
+    );
   for (const { line, text: raw, notes = '' } of lines) {
-    if (raw.trim() === '') continue;
+    if (raw.trim() === '' || isTalk(raw, line === opening)) continue;
     const say = (message: string): void => void problems.push({ line, text: raw.trim(), message });
-    const guest = guestOf(raw.replace(BULLET, '').trim(), notes);
+    const heading = under[line - 1] ?? null;
+    const guest = guestOf(raw.replace(BULLET, '').trim(), notes, heading === 'heading' ? null : heading);
     const key = typeof guest === 'string' ? '' : guest.name.toLocaleLowerCase();
     if (typeof guest === 'string') say(guest);
     else if (guest.name.length > LONGEST_NAME) say(msg`A name has at most ${LONGEST_NAME} letters.`);
@@ -65,13 +80,54 @@ export function guestsFromText(
       guests.push(guest);
     }
   }
+  for (const one of served) {
+    const at = indexByName(guests, one.name);
+    const known = guests[at];
+    if (known) guests[at] = asServed(known, one, served);
+    else if (already.has(one.name.toLocaleLowerCase()))
+      problems.push({
+        line: one.line + 1,
+        text: one.name,
+        message: msg`${one.name} is on the list already.`,
+      });
+    else guests.push(asServed({ ...NOBODY_YET, name: one.name }, one, served));
+  }
   return { guests, problems };
 }
 
+const NOBODY_YET = {
+  role: 'guest',
+  readyBy: null,
+  faceMinutes: null,
+  hairMinutes: null,
+  notes: '',
+} as const satisfies Omit<PastedGuest, 'name'>;
+
+/** Somebody with what lists by service say is done: where one is of faces, hair alone is hair alone. */
+function asServed(guest: PastedGuest, { hair, face }: Served, all: readonly Served[]): PastedGuest {
+  const alone =
+    !face && (guest.faceMinutes === null ? guest.role === 'guest' || all.some((o) => o.face) : false);
+  return {
+    ...guest,
+    hairMinutes: hair ? (guest.hairMinutes ?? USUAL_HAIR) : guest.hairMinutes,
+    faceMinutes: alone ? 0 : guest.faceMinutes,
+  };
+}
+
+/** Where somebody stands by the whole name, or by a first name only one has; -1 where nobody does. */
+function indexByName(guests: readonly PastedGuest[], name: string): number {
+  const told = name.toLocaleLowerCase();
+  const whole = guests.findIndex((one) => one.name.toLocaleLowerCase() === told);
+  if (whole >= 0) return whole;
+  const first = guests.flatMap((one, i) => (one.name.toLocaleLowerCase().split(' ')[0] === told ? [i] : []));
+  return first.length === 1 ? first[0]! : -1;
+}
+
 /** One line's person, or what is wrong with it. */
-function guestOf(text: string, more: string): PastedGuest | string {
+function guestOf(text: string, more: string, under: GuestRole | null): PastedGuest | string {
   const line: GuestLine = { rest: text, role: null, age: null, face: null, hair: null, notes: [] };
   takeNumbersToCall(line);
+  takePronouns(line);
   takeMinutes(line);
   const times = timesIn(line.rest);
   line.rest = times.rest;
@@ -82,6 +138,8 @@ function guestOf(text: string, more: string): PastedGuest | string {
   if (readyBy === undefined) return msg`There are two times in this line: leave the one to be ready by.`;
   let name: string | null = null;
   let roleAsTold: string | null = null;
+  /** What somebody is there for: kept, since as a guest it is lost. */
+  const occupations: string[] = [];
   /** A number by itself, until it is known what it is of. */
   let number: string | null = null;
   const parts = line.rest
@@ -98,6 +156,10 @@ function guestOf(text: string, more: string): PastedGuest | string {
       continue;
     }
     if (POLITE.test(part)) continue;
+    if (name === null && HAPPENS.test(part)) {
+      line.notes.push(part);
+      continue;
+    }
     const role = roleTold(part);
     const beside: ReturnType<typeof roleBeside> = name === null ? roleBeside(part) : null;
     if (/^\d{1,3}$/.test(part) && line.face === null && number === null) number = part;
@@ -109,6 +171,7 @@ function guestOf(text: string, more: string): PastedGuest | string {
     } else if (role !== null) {
       roleAsTold ??= part;
       line.role = role;
+      if (tellsOccupation(part)) occupations.push(part);
     } else if (beside !== null) {
       name = beside.name;
       line.role = beside.role;
@@ -123,7 +186,7 @@ function guestOf(text: string, more: string): PastedGuest | string {
   // Nobody's name is known yet: she is the bridesmaid, or the second of them.
   name ??= roleAsTold;
   if (name === null) return msg`Begin with a name.`;
-  const odd = noName(name);
+  const odd = noName(name) ?? (readyBy === null && line.face === null ? endsInNumber(name) : null);
   if (odd) return odd;
   // A child's number by itself is how old they are.
   const ofChild = line.role === 'child' && number !== null && Number(number) < CHILD_UNDER;
@@ -131,16 +194,19 @@ function guestOf(text: string, more: string): PastedGuest | string {
   const young = age !== null && age < CHILD_UNDER;
   if (number !== null && !young) {
     if (!bareMinutes(Number(number), text))
-      return msg`"${number}" may be an age or minutes: write "age ${number}" or "${number} min".`;
+      return Number(number) >= 5 && Number(number) <= 12
+        ? msg`"${number}" may be a time, an age or minutes: write "${number}:00", "age ${number}" or "${number} min".`
+        : msg`"${number}" may be an age or minutes: write "age ${number}" or "${number} min".`;
     line.face = Number(number);
   }
   const aged = age === null ? [] : [ageAsNoted(age)];
-  const notes = [...aged, ...line.notes, more].filter((note) => note !== '').join('. ');
+  const told = occupations.filter((occupation) => occupation !== name);
+  const notes = [...aged, ...told, ...line.notes, more].filter((note) => note !== '').join('. ');
   if (notes.length > LONGEST_NOTES) return msg`Notes have at most ${LONGEST_NOTES} letters.`;
   return {
     name,
     // Made up as a child whatever part is played, but for whose day it is.
-    role: young && line.role !== 'star' ? 'child' : (line.role ?? 'guest'),
+    role: young && line.role !== 'star' ? 'child' : (line.role ?? under ?? 'guest'),
     readyBy,
     faceMinutes: line.face,
     hairMinutes: line.hair,
@@ -162,11 +228,28 @@ const bareMinutes = (number: number, text: string): boolean =>
   number > 0 && number % 5 === 0 && !OF_AGE.test(text);
 
 /** Said to whoever reads the list. */
-const POLITE = /^(?:please|pls|thanks?(?: you)?|x{1,3})$/i;
+const POLITE =
+  /^(?:please|pls|each|(?:so |many )?thanks?(?: you)?(?: so much| a lot| again)?|cheers|x{1,3})[!. x]*$/i;
+/** Said before a list, and after it. */
+const OPENING = /^(?:hi|hiya|hello|hey|dear|good (?:morning|afternoon|evening))\b/i;
+const CLOSING =
+  /^(?:(?:lots of )?love(?:,| x| from)|(?:kind |best |warm )?regards\b|see you\b|can['’]?t wait\b|looking forward\b|speak soon\b|let me know\b)/i;
+/** What happens at a time, written small: nobody's name. */
+const HAPPENS = /^(?:the )?(?:ceremony|photos?|photographs?|church|speech|mass|lunch|dinner|first look)\b/;
 /** "MC", "DJ": letters are nobody's name. */
 const NO_NAME = /^\p{Lu}{2,3}$/u;
 /** "Jo x2", "the two grandmas". */
-const SEVERAL = /(?:^|\s)(?:[x×] ?\d|\d ?[x×])(?=\s|$)|^(?:the )?(?:two|three|four|five|both|all) /iu;
+const SEVERAL =
+  /(?:^|\s)(?:[x×] ?\d|\d ?[x×])(?=\s|$)|^(?:the )?(?:two|three|four|five|six|both|all|\d{1,2}) |\b(?:people|persons|pax)\b/iu;
+
+/** A line that speaks to whoever reads the list and tells of nobody. */
+function isTalk(line: string, first: boolean): boolean {
+  const plain = line.trim();
+  if (POLITE.test(plain)) return true;
+  if (/\d/.test(plain)) return false;
+  if (CLOSING.test(plain)) return plain.split(/[,–—:()]|\s-\s/).every((part) => roleTold(part) === null);
+  return first && OPENING.test(plain) && !/[,;:–—].*\p{L}/u.test(plain);
+}
 
 /** What is done to somebody, said after a name or a role. */
 const WORK =
@@ -177,11 +260,27 @@ const WORK_ALONE = new RegExp(`^(?:${WORK})$`, 'i');
 const SMALL =
   /^(?:van|von|der|den|de|del|della|di|da|dos|das|du|la|le|bin|ibn|binti|al|el|y|e|zu|ten|ter|af|av|of)$/;
 
+/** A number behind such a word counts people. */
+const COUNTED =
+  /^(?:model|person|lady|girl|boy|table|extra|client|artist|look|no|number|suite|room|mum|mother|sister)$/i;
+
+/** What to ask of a name that ends in a number nobody is called by: "ada 11"; null of any other. */
+function endsInNumber(name: string): string | null {
+  const [, before = '', number] = /(\S+) (\d{1,2})$/.exec(name) ?? [];
+  if (number === undefined || Number(number) < 5 || COUNTED.test(before) || roleTold(name) !== null)
+    return null;
+  return msg`"${number}" may be a time or minutes: write "${number}:00" or "${number} min".`;
+}
+
 /** Why words are hardly one person's name; null where they may be. */
 function noName(name: string): string | null {
   if (/\S\s+(?:&|\+|and)\s+\S/i.test(name)) return msg`"${name}" may be two people: one a line.`;
   if (SEVERAL.test(name)) return msg`"${name}" may be more than one: one a line, each by name.`;
   const words = name.split(/\s+/);
   const small = words.slice(1).filter((word) => /^\p{Ll}/u.test(word) && !SMALL.test(word));
-  return /^\p{Lu}/u.test(name) && small.length >= 2 ? msg`"${name}" reads as no name: begin with one.` : null;
+  // Names are written small too, but not in sentences.
+  const sentence = /[!?]/.test(name) || (/^\p{Ll}/u.test(name) && words.length >= 4);
+  return sentence || (/^\p{Lu}/u.test(name) && small.length >= 2)
+    ? msg`"${name}" reads as no name: begin with one.`
+    : null;
 }
