@@ -1,4 +1,5 @@
 import {
+  guessMapping,
   readKitCsv,
   shelfLife,
   type Kit,
@@ -323,6 +324,20 @@ describe('files', () => {
         .map((u) => u.place)
         .sort(),
     ).toEqual(['case 8', 'case 9']);
+  });
+
+  test('of a quantity so many units come in, each by itself; none of what is not owned', async () => {
+    const text = 'maker,line,shade,kind,qty,size\nOrdway,Several,S1,base,3,15 ml\nOrdway,Several,S2,base,0,';
+    const { body } = await post('/api/kit/import', {
+      text,
+      mapping: guessMapping(text.split('\n')[0]!.split(',')),
+    });
+    expect(body).toEqual({ products: 2, units: 3, leftOut: 0 });
+    const kit = await kitNow();
+    const ids = new Set(kit.products.filter((p) => p.line === 'Several').map((p) => p.id));
+    const units = kit.units.filter((u) => ids.has(u.productId));
+    expect(units.map((u) => u.remainingMg)).toEqual([15_000, 15_000, 15_000]);
+    expect(new Set(units.map((u) => u.id)).size).toBe(3);
   });
 
   test('ten thousand rows land', async () => {

@@ -88,7 +88,7 @@ export function RowsToCome({ read }: { readonly read: KitCsv }) {
   return (
     <Column gap={0}>
       <Subheading>{msg`As it would stand in the kit`}</Subheading>
-      {good.slice(0, 12).map(({ line, product, unit, known, takenAsFull }) => (
+      {good.slice(0, 12).map(({ line, product, unit, unitCount, known, takenAsFull }) => (
         <Line
           key={line}
           flexWrap="nowrap"
@@ -106,6 +106,7 @@ export function RowsToCome({ read }: { readonly read: KitCsv }) {
                 term(product!.finish),
                 term(product!.texture),
                 unit ? unit.place || msg`a unit` : msg`no unit`,
+                unitCount > 1 ? msg`${unitCount} of it` : null,
                 takenAsFull ? msg`taken as full` : null,
                 known ? msg`already in the kit: only its unit is added` : null,
               ]

@@ -27,13 +27,14 @@ export function importSummary(read: KitCsv): ImportSummary {
         `${r.product!.maker} ${r.product!.line} ${r.product!.shade} ${r.product!.kind}`.toLowerCase(),
       ),
   ).size;
-  const units = good.filter((r) => r.unit !== null).length;
+  const count = (rows: typeof good): number => rows.reduce((sum, r) => sum + r.unitCount, 0);
+  const units = count(good);
   const told = (n: number): string => numberTold(n);
   const rows = plural(read.rows.length)`${told(read.rows.length)} row|${told(read.rows.length)} rows`;
   const products = plural(fresh)`${told(fresh)} new product|${told(fresh)} new products`;
   const inUnits = plural(units)`${told(units)} unit|${told(units)} units`;
   const words = msg`${rows}: ${products}, ${inUnits}${wrong > 0 ? msg`, ${told(wrong)} wrong` : ''}. Nothing is written yet.`;
-  const full = good.filter((r) => r.takenAsFull).length;
+  const full = count(good.filter((r) => r.takenAsFull));
   const amounts =
     full === 0
       ? null

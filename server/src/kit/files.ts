@@ -40,7 +40,7 @@ export function registerKitFiles(services: Services): void {
     const idOf = new Map(kit.products.map((p) => [nameKey(p), p.id]));
     const products: Product[] = [];
     const units: Unit[] = [];
-    for (const { product, unit } of good) {
+    for (const { product, unit, unitCount } of good) {
       const key = nameKey(product!);
       let id = idOf.get(key);
       if (id === undefined) {
@@ -48,7 +48,7 @@ export function registerKitFiles(services: Services): void {
         idOf.set(key, id);
         products.push({ ...product!, id });
       }
-      if (unit) units.push({ ...unit, id: newId(), productId: id });
+      for (let i = 0; unit && i < unitCount; i++) units.push({ ...unit, id: newId(), productId: id });
     }
     for (let i = 0; i < products.length; i += 1000) {
       const rows = products

@@ -165,12 +165,14 @@ describe('kit CSV', () => {
     expect(readKitCsv(text, { owned: true }).rows.map((r) => r.unit)).toEqual(
       Array(2).fill({ openedOn: null, remainingMg: 30_000, place: '' }),
     );
-    // A file that says where things are means an empty place.
-    const some = readKitCsv('maker,line,shade,kind,place\nOrdway,Veil,V1,base,\nOrdway,Veil,V2,base,case 1', {
-      owned: true,
-    });
-    expect(some.saysUnits).toBe(true);
-    expect(some.rows.map((r) => r.unit?.place)).toEqual([undefined, 'case 1']);
+    // What lies somewhere is owned; of what nobody wrote down where it lies it is still to be said.
+    const places = 'maker,line,shade,kind,place\nOrdway,Veil,V1,base,\nOrdway,Veil,V2,base,case 1';
+    expect(readKitCsv(places).saysUnits).toBe(false);
+    expect(readKitCsv(places).rows.map((r) => r.unit?.place)).toEqual([undefined, 'case 1']);
+    expect(readKitCsv(places, { owned: true }).rows.map((r) => r.unit?.place)).toEqual(['', 'case 1']);
+    // Where what is left has a column, an empty cell is none.
+    const left = places.replace('place\n', 'place,left\n');
+    expect(readKitCsv(left, { owned: true }).rows.map((r) => r.unit?.place)).toEqual([undefined, 'case 1']);
   });
 
   test('a product of the kit is known again; one product with two colours is questioned; dates must be days', () => {

@@ -1,3 +1,5 @@
+import { kindsTold } from '../../kit';
+
 /**
  * The columns of a kit file in the order they are written, with what else they may be called in files from
  * elsewhere.
@@ -16,7 +18,16 @@ export const KIT_COLUMNS = {
     'tone',
     'number',
   ],
-  kind: ['type', 'category', 'product type', 'product category'],
+  kind: [
+    'type',
+    'category',
+    'product type',
+    'product category',
+    'subcategory',
+    'sub category',
+    'item type',
+    'item',
+  ],
   'L*': ['l', 'lab l', 'lightness'],
   'a*': ['a', 'lab a'],
   'b*': ['b', 'lab b'],
@@ -49,18 +60,39 @@ export const KIT_COLUMNS = {
     'how much left',
     'fill level',
   ],
-  place: ['case', 'where', 'location'],
+  place: ['case', 'where', 'location', 'drawer', 'box', 'bag', 'kept in'],
+  quantity: [
+    'qty',
+    'count',
+    'how many',
+    'pieces',
+    'pcs',
+    'units',
+    'stock',
+    'in stock',
+    'owned',
+    'have',
+    'number owned',
+  ],
+  size: ['volume', 'net weight', 'weight', 'contents', 'net', 'full size'],
 } as const satisfies Record<string, readonly string[]>;
 export type KitColumn = keyof typeof KIT_COLUMNS;
 export const KIT_COLUMN_NAMES = Object.keys(KIT_COLUMNS) as readonly KitColumn[];
+/** Said in files from elsewhere; ours have a line for each unit, with what is left of it. */
+const ONLY_READ: readonly KitColumn[] = ['quantity', 'size'];
+/** The columns of a file as it is written. */
+export const WRITTEN_COLUMNS = KIT_COLUMN_NAMES.filter((column) => !ONLY_READ.includes(column));
 /** Without these there is no product. */
 export const NEEDED_COLUMNS: readonly KitColumn[] = ['maker', 'line', 'shade', 'kind'];
 
 /** Which header of the file holds which column; a column without a header is not in the file. */
 export type ColumnMapping = { readonly [column in KitColumn]?: string };
 
-/** The columns that say something of a unit rather than of a product. */
-export const UNIT_COLUMNS = ['opened on', 'remaining mg', 'place'] as const satisfies readonly KitColumn[];
+/**
+ * The columns that say of each row whether it is owned. A place does not: what lies somewhere is, but few
+ * write down where everything lies.
+ */
+export const UNIT_COLUMNS = ['opened on', 'remaining mg', 'quantity'] as const satisfies readonly KitColumn[];
 
 const plain = (text: string): string =>
   text
@@ -68,8 +100,14 @@ const plain = (text: string): string =>
     .replace(/[^a-z0-9]+/g, ' ')
     .trim();
 
-/** The column each header most likely holds, by its name. */
-export function guessMapping(headers: readonly string[]): ColumnMapping {
+/**
+ * The column each header most likely holds, by its name; of several that may hold the kind the one under
+ * which most of the first rows say one ("Category: Face; Subcategory: Foundation").
+ */
+export function guessMapping(
+  headers: readonly string[],
+  rows: readonly (readonly string[])[] = [],
+): ColumnMapping {
   const mapping: { [column in KitColumn]?: string } = {};
   for (const column of KIT_COLUMN_NAMES) {
     const names = [plain(column), ...KIT_COLUMNS[column]];
@@ -77,5 +115,12 @@ export function guessMapping(headers: readonly string[]): ColumnMapping {
     const header = names.flatMap((name) => headers.filter((h) => plain(h) === name && !taken.includes(h)))[0];
     if (header !== undefined) mapping[column] = header;
   }
-  return mapping;
+  const taken = Object.entries(mapping).flatMap(([column, header]) => (column === 'kind' ? [] : [header]));
+  const kinds = headers.filter(
+    (h) => [plain('kind'), ...KIT_COLUMNS.kind].includes(plain(h)) && !taken.includes(h),
+  );
+  const says = (header: string): number =>
+    rows.filter((cells) => kindsTold(cells[headers.indexOf(header)] ?? '').length === 1).length;
+  const most = kinds.reduce((best, header) => (says(header) > says(best) ? header : best), kinds[0] ?? '');
+  return most === '' ? mapping : { ...mapping, kind: most };
 }

@@ -16,7 +16,7 @@ export type KitCsv = {
   readonly headers: readonly string[];
   readonly mapping: ColumnMapping;
   readonly rows: readonly KitCsvRow[];
-  /** Whether any column says something of a unit: when it opened, what is left, where it is. */
+  /** Whether any column says of each row whether it is owned: when it opened, what is left, how many. */
   readonly saysUnits: boolean;
   /** What is wrong with the file as a whole; with any of these there are no rows. */
   readonly problems: readonly string[];
@@ -24,15 +24,15 @@ export type KitCsv = {
 
 /** Lines by which it is guessed what parts cells. */
 const GUESSED_FROM = 50;
-/** More rows than any studio owns: beyond it the file is something else. */
+/** More rows, and pieces, than any studio owns: beyond it the file is something else. */
 const MOST_ROWS = 20_000;
 
 /**
  * Reads a kit from comma-, semicolon- or tab-separated text, with or without byte-order mark, decimal points
  * or commas. Each row becomes a product and perhaps a unit, or says what is wrong with it and in which
- * column. Nothing is decided here: the caller takes what it wants. A row has a unit when it says anything of
- * one; where no column does, every row has one if `owned` says that these are hers. An amount that is not
- * said is that of a full one.
+ * column. Nothing is decided here: the caller takes what it wants. A row has a unit, or as many as it says,
+ * when it says anything of one; where no column says what is owned, every row has one if `owned` says that
+ * these are. An amount that is not said is that of a full one, by its size where that is told.
  */
 export function readKitCsv(
   text: string,
@@ -61,7 +61,12 @@ export function readKitCsv(
         msg`A quotation mark that opens in row ${(quotes.row ?? 0) + 1} never closes. Close it and try again.`,
       ],
     };
-  const mapping = options.mapping ?? guessMapping(headers);
+  const mapping =
+    options.mapping ??
+    guessMapping(
+      headers,
+      body.slice(0, GUESSED_FROM).map(({ cells }) => cells.map((cell) => cell.trim())),
+    );
   if (body.length === 0)
     return { ...nothing, headers, mapping, problems: [msg`The file has a header and no rows.`] };
   if (body.length > MOST_ROWS)
@@ -127,6 +132,15 @@ export function readKitCsv(
       };
     return { ...row, known: known.has(key) };
   });
+  const pieces = rows.reduce((sum, { unitCount }) => sum + unitCount, 0);
+  if (pieces > MOST_ROWS)
+    return {
+      headers,
+      mapping,
+      rows: [],
+      saysUnits,
+      problems: [msg`The file tells of ${pieces} pieces; at most ${MOST_ROWS} are taken at once. Split it.`],
+    };
   return { headers, mapping, rows, saysUnits, problems: [] };
 }
 

@@ -36,6 +36,8 @@ export type KitCsvRow = {
   readonly line: number;
   readonly product: NewProduct | null;
   readonly unit: NewUnit | null;
+  /** How many of that unit there are; 0 without one. */
+  readonly unitCount: number;
   readonly problems: readonly KitRowProblem[];
   /** A product by this name is in the kit already: only its unit is added. */
   readonly known: boolean;
@@ -171,20 +173,23 @@ export function readRow(
         ? msg`“${openedTold}” may be read two ways: write it as 2031-05-14`
         : msg`“${openedTold}” is not a date as 2031-05-14`,
     );
-  const remaining = remainingOf(cell('remaining mg'), fullMg(product), (message) =>
-    wrong('remaining mg', message),
-  );
+  const full = sizeMg(cell('size')) ?? fullMg(product);
+  const remaining = remainingOf(cell('remaining mg'), full, (message) => wrong('remaining mg', message));
+  const quantity = quantityOf(cell('quantity'), (message) => wrong('quantity', message));
   const place = cell('place');
   if (place.length > 120) wrong('place', msg`is longer than 120 letters`);
-  const owned = ownedAll || opened !== '' || remaining !== null || place !== '';
+  const said = opened !== '' || remaining !== null || place !== '';
+  const unitCount = quantity ?? (ownedAll || said ? 1 : 0);
+  const owned = unitCount > 0;
   const unit: NewUnit | null = owned
-    ? { openedOn: opened === '' ? null : opened, remainingMg: remaining ?? fullMg(product), place }
+    ? { openedOn: opened === '' ? null : opened, remainingMg: remaining ?? full, place }
     : null;
   const sound = problems.length === 0;
   return {
     line,
     product: sound ? product : null,
     unit: sound ? unit : null,
+    unitCount: sound ? unitCount : 0,
     problems,
     known: false,
     takenAsFull: sound && owned && remaining === null,
@@ -205,6 +210,32 @@ function remainingOf(told: string, full: number, wrong: (message: string) => voi
   return null;
 }
 const MOST_MG = 1e7;
+
+/** What a full one holds, mg, as a list says it ("30ml", "9 g / 0.3 oz"); null where it says no amount. */
+function sizeMg(told: string): number | null {
+  const [first = ''] = told.split(/\s*[/(|]\s*/);
+  // A size without a unit may be of any.
+  const amount = /[a-z]/i.test(first) ? amountTold(first) : null;
+  return amount && 'mg' in amount && amount.mg > 0 && amount.mg <= MOST_MG ? amount.mg : null;
+}
+
+/** More of one product than this is a shop's list. */
+const MOST_PIECES = 99;
+const NONE = /^(?:no|none|n|false|✗|-|–)$/i;
+const ONE = /^(?:yes|y|x|true|✓|✔|one)$/i;
+/** How many are owned; null where nothing is said, or it cannot be read, which is told to `wrong`. */
+function quantityOf(told: string, wrong: (message: string) => void): number | null {
+  if (told === '') return null;
+  if (NONE.test(told)) return 0;
+  if (ONE.test(told)) return 1;
+  const pieces = Number(
+    /^[x×]?\s*(\d{1,6})\s*(?:[x×]|pcs?\.?|pieces?|units?|bottles?|pans?)?$/i.exec(told)?.[1],
+  );
+  if (!Number.isInteger(pieces)) wrong(msg`“${told}” is no number of pieces: write it as 2`);
+  else if (pieces > MOST_PIECES) wrong(msg`${told} is more than ${MOST_PIECES}`);
+  else return pieces;
+  return null;
+}
 
 /**
  * A kind by whatever it is called, by the product's own name where nothing is; told to `wrong` where it is

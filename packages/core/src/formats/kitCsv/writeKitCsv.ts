@@ -1,6 +1,6 @@
 import Papa from 'papaparse';
 import type { Kit, Unit } from '../../kit';
-import { KIT_COLUMN_NAMES } from './columns';
+import { WRITTEN_COLUMNS } from './columns';
 
 /**
  * The kit as CSV, a line for each unit and one for each product without; read back it gives the same kit.
@@ -42,7 +42,7 @@ export function writeKitCsv(kit: Kit): string {
   });
   return (
     Papa.unparse(
-      { fields: [...KIT_COLUMN_NAMES], data: lines },
+      { fields: [...WRITTEN_COLUMNS], data: lines },
       { newline: '\n', escapeFormulae: /^[=+@\t\r]/ },
     ) + '\n'
   );
