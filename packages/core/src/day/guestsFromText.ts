@@ -16,7 +16,7 @@ import {
 } from './guestWork';
 import type { GuestRole } from './party';
 import { rolesUnderHeadings } from './roleHeadings';
-import { servedIn, type Served } from './serviceLists';
+import { isNobody, servedIn, type Served } from './serviceLists';
 
 /** One line of a pasted list, as far as it was understood. */
 export type PastedGuest = {
@@ -69,7 +69,7 @@ export function guestsFromText(
     if (raw.trim() === '' || isTalk(raw, line === opening)) continue;
     const say = (message: string): void => void problems.push({ line, text: raw.trim(), message });
     const heading = under[line - 1] ?? null;
-    const guest = guestOf(raw.replace(BULLET, '').trim(), notes, heading === 'heading' ? null : heading);
+    const guest = guestOf(unnumbered(raw), notes, heading === 'heading' ? null : heading);
     const key = typeof guest === 'string' ? '' : guest.name.toLocaleLowerCase();
     if (typeof guest === 'string') say(guest);
     else if (guest.name.length > LONGEST_NAME) say(msg`A name has at most ${LONGEST_NAME} letters.`);
@@ -83,14 +83,15 @@ export function guestsFromText(
   for (const one of served) {
     const at = indexByName(guests, one.name);
     const known = guests[at];
-    if (known) guests[at] = asServed(known, one, served);
+    const faces = served.some(({ face }) => face);
+    if (known) guests[at] = asServed(known, one, faces);
     else if (already.has(one.name.toLocaleLowerCase()))
       problems.push({
         line: one.line + 1,
         text: one.name,
         message: msg`${one.name} is on the list already.`,
       });
-    else guests.push(asServed({ ...NOBODY_YET, name: one.name }, one, served));
+    else guests.push(asServed({ ...NOBODY_YET, name: one.name }, one, true));
   }
   return { guests, problems };
 }
@@ -103,14 +104,15 @@ const NOBODY_YET = {
   notes: '',
 } as const satisfies Omit<PastedGuest, 'name'>;
 
-/** Somebody with what lists by service say is done: where one is of faces, hair alone is hair alone. */
-function asServed(guest: PastedGuest, { hair, face }: Served, all: readonly Served[]): PastedGuest {
-  const alone =
-    !face && (guest.faceMinutes === null ? guest.role === 'guest' || all.some((o) => o.face) : false);
+/**
+ * Somebody with what lists by service say is done. `alone` says whether who is in one of hair and in none of
+ * faces has hair alone: where there is one of faces, and of whoever stands nowhere else.
+ */
+function asServed(guest: PastedGuest, { hair, face }: Served, alone: boolean): PastedGuest {
   return {
     ...guest,
     hairMinutes: hair ? (guest.hairMinutes ?? USUAL_HAIR) : guest.hairMinutes,
-    faceMinutes: alone ? 0 : guest.faceMinutes,
+    faceMinutes: alone && !face ? (guest.faceMinutes ?? 0) : guest.faceMinutes,
   };
 }
 
@@ -121,6 +123,13 @@ function indexByName(guests: readonly PastedGuest[], name: string): number {
   if (whole >= 0) return whole;
   const first = guests.flatMap((one, i) => (one.name.toLocaleLowerCase().split(' ')[0] === told ? [i] : []));
   return first.length === 1 ? first[0]! : -1;
+}
+
+/** A line without its bullet or number: "2 Ada" is the second; "2 bridesmaids" are two. */
+function unnumbered(line: string): string {
+  const bare = line.replace(BULLET, '').trim();
+  const without = bare.replace(/^\d{1,2}\s+(?=\p{Lu})/u, '');
+  return roleTold(without.split(/[,;:(]|\s[-–—]\s/)[0]!) === null ? without : bare;
 }
 
 /** One line's person, or what is wrong with it. */
@@ -279,7 +288,7 @@ function noName(name: string): string | null {
   const words = name.split(/\s+/);
   const small = words.slice(1).filter((word) => /^\p{Ll}/u.test(word) && !SMALL.test(word));
   // Names are written small too, but not in sentences.
-  const sentence = /[!?]/.test(name) || (/^\p{Ll}/u.test(name) && words.length >= 4);
+  const sentence = isNobody(name) || /[!?]/.test(name) || (/^\p{Ll}/u.test(name) && words.length >= 4);
   return sentence || (/^\p{Lu}/u.test(name) && small.length >= 2)
     ? msg`"${name}" reads as no name: begin with one.`
     : null;

@@ -86,6 +86,22 @@ const LISTS: Readonly<
       someone('Helen Orr', { role: 'close' }),
     ],
   ],
+  'by what is done, where only hair is told': [
+    `Ada, 10:00
+     Bel Orr, face 20
+     - Hair: Ada, Bel, Cy`,
+    [
+      someone('Ada', { readyBy: at(10), hairMinutes: 40 }),
+      someone('Bel Orr', { faceMinutes: 20, hairMinutes: 40 }),
+      someone('Cy', { hairMinutes: 40, faceMinutes: 0 }),
+    ],
+  ],
+  'with numbers and no points': [
+    `1 Noor bride
+     2 Ada 10:00
+     3 Bel`,
+    [someone('Noor', { role: 'star' }), someone('Ada', { readyBy: at(10) }), someone('Bel')],
+  ],
   'in one line, each with brackets or the next of several': [
     'Noor (bride), Cass (moh), Ada, Bel & Coco (bridesmaids), Helen (mum)',
     [
@@ -206,6 +222,12 @@ test.each([
   ['Dear Abby, guest', 'Dear Abby'],
 ])('“%s” is one, %s', (line, name) =>
   expect(guestsFromText(`Noor, bride\n${line}`).guests.map((one) => one.name)).toEqual(['Noor', name]),
+);
+
+test.each(['Hair: Yes', 'Makeup: none', 'Hair: TBC', 'Make-up - all'])('“%s” names nobody', (line) =>
+  expect(guestsFromText(`Noor, bride\n${line}`).guests.map(({ name }) => name)).not.toContain(
+    line.split(/: | - /)[1],
+  ),
 );
 
 test('nobody of a plain list is lost, whatever is said before and after it', () => {
