@@ -11,7 +11,13 @@ export const sensitivitiesFromText = (text: string): string[] => [
     text
       .replace(SENTENCE_ENDS, '$1;')
       .split(BETWEEN)
-      .map((part) => part.trim().replace(LEADING, '').replace(/[.!]+$/, '').trim())
+      .map((part) =>
+        part
+          .trim()
+          .replace(LEADING, '')
+          .replace(/[.!]+$/, '')
+          .trim(),
+      )
       .filter((part) => part !== ''),
   ),
 ];
