@@ -14,6 +14,8 @@ test.each([
   ['latex, latex', ['latex']],
   // What is part of a name divides nothing.
   ['1,2-hexanediol', ['1,2-hexanediol']],
+  ['latex,1,2,4-trihydroxybenzene', ['latex,1,2,4-trihydroxybenzene']],
+  ['E120,75470', ['E120', '75470']],
   ['C.I. 75470', ['C.I. 75470']],
   ['vit. E', ['vit. E']],
   ['salt-free', ['salt-free']],

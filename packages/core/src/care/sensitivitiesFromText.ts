@@ -1,5 +1,5 @@
-/** Commas, semicolons, lines and bullets divide; a comma within a chemical's name does not. */
-const BETWEEN = /,(?!\d)|[;\n\u2022]/;
+/** Commas, semicolons, lines and bullets divide; the comma of a name ('1,2-hexanediol') does not. */
+const BETWEEN = /,(?!\d+(?:,\d+)*-\p{L})|[;\n\u2022]/u;
 /** The end of a sentence; after fewer letters it is a word cut short: 'vit. E', 'C.I. Red'. */
 const SENTENCE_ENDS = /(\p{L}{4})\.\s+(?=\p{Lu})/gu;
 /** What goes before a thing and is none of it. */

@@ -61,18 +61,19 @@ export function eachOfSeveral(line: string): readonly string[] {
 const NAME_AND_TIME =
   /^(\p{Lu}[\p{L}'’-]*(?: \p{Lu}[\p{L}'’-]*){0,2})\s*(?:[-–@]|at|by)?\s*(\d{1,2})([:.h]\d{2})?\s*([ap]m)?$/u;
 /** What else has a number behind it: "Hair 40", "Room 12". */
-const NOBODY = /^(?:hair|make-?up|face|mua?|room|table|flat|suite|floor|chair|age|look)\b/i;
+const NUMBERED = /^(?:hair|make-?up|face|mua?|room|table|flat|suite|floor|chair|age|look)\b/i;
+/** An hour alone is one of a morning: a small number counts something. */
+const isHour = ([, , hour, minutes, half]: readonly (string | undefined)[]): boolean =>
+  minutes !== undefined || half !== undefined ? Number(hour) < 24 : Number(hour) >= 5 && Number(hour) <= 12;
 /** "Jess 10, Tess 10.30, Bess 11.15": each with a time, of which one at least is plainly one; else null. */
 function eachWithTime(line: string): readonly string[] | null {
   const each = line
     .split(/\s*[,;]\s*/)
     .filter((part) => part !== '')
-    .map((part) => (NOBODY.test(part) ? null : NAME_AND_TIME.exec(part)));
+    .map((part) => (NUMBERED.test(part) ? null : NAME_AND_TIME.exec(part)));
   if (each.length < 2 || !each.some((one) => one?.[3] !== undefined || one?.[4] !== undefined)) return null;
   const lines = each.map((one) =>
-    one && Number(one[2]) < 24
-      ? `${one[1]}, ${one[2]}${one[3] ?? (one[4] ? '' : ':00')}${one[4] ?? ''}`
-      : null,
+    one && isHour(one) ? `${one[1]}, ${one[2]}${one[3] ?? (one[4] ? '' : ':00')}${one[4] ?? ''}` : null,
   );
   return lines.every((one) => one !== null) ? lines : null;
 }

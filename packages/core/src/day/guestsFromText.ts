@@ -55,9 +55,9 @@ export function guestsFromText(
   const table = guestTable(text);
   const raws = table ? [] : text.split(/\r?\n/);
   const { served, taken } = servedIn(raws);
-  const under = rolesUnderHeadings(raws);
   /** The first line with anything in it: there people are greeted. */
   const opening = raws.findIndex((raw) => raw.trim() !== '') + 1;
+  const under = rolesUnderHeadings(raws.map((raw, i) => (isTalk(raw, i + 1 === opening) ? '' : raw)));
   const lines: readonly TableLine[] =
     table ??
     raws.flatMap((line, i) =>

@@ -54,6 +54,28 @@ const LISTS: Readonly<
       someone('Ines', { role: 'close' }),
     ],
   ],
+  'under headings in capitals, one of one for one': [
+    `Hi Bia!
+     BRIDE
+     Noor
+     MUM
+     Helen
+     Cass
+     BRIDESMAIDS
+     Ada`,
+    [
+      someone('Noor', { role: 'star' }),
+      someone('Helen', { role: 'close' }),
+      someone('Cass'),
+      someone('Ada', { role: 'attendant' }),
+    ],
+  ],
+  'where a role in capitals is somebody nobody has named': [
+    `Noor, bride
+     MUM
+     Cass`,
+    [someone('Noor', { role: 'star' }), someone('MUM', { role: 'close' }), someone('Cass')],
+  ],
   'of roles alone, which are no headings': [
     `- bride
      - mum
@@ -216,6 +238,7 @@ test.each([
   ['Ada Morrow, room 1230', 'Ada Morrow'],
   ['Ada Morrow 10:00, Room 12', 'Ada Morrow'],
   ['Ada Morrow 10:00, Hair 40', 'Ada Morrow'],
+  ['Ada Morrow 10:00, room 12', 'Ada Morrow'],
   ['Model 7', 'Model 7'],
   ['Bridesmaid 2 - 10:30', 'Bridesmaid 2'],
   ['Reagan Singer', 'Reagan Singer'],

@@ -164,7 +164,10 @@ export function matchShades(
   const limits: string[] = [...told];
   let searched: readonly Coloured[] = products;
   if (products.length > MOST_FOR_TRIPLES) {
-    searched = nearestToStir(products, target, MOST_FOR_TRIPLES);
+    const nearest = nearestToStir(products, target, MOST_FOR_TRIPLES);
+    // What is asked for by name is tried, however far it is.
+    const asked = products.filter(({ id }) => id === wishes.pin && !nearest.some((one) => one.id === id));
+    searched = [...nearest, ...asked];
     limits.push(
       msg`Mixes were searched among the ${MOST_FOR_TRIPLES} nearest of ${products.length} products.`,
     );

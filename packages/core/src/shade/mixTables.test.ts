@@ -75,6 +75,15 @@ describe('a case with more bases than can be stirred two by two', () => {
     expect(shadeMap(kit.products).points.length).toBeGreaterThan(300);
   });
 
+  test('what is asked for by name is tried, however far it is', () => {
+    const { target } = matchShades(context);
+    const off = (one: Coloured): number => deltaE2000(target!, one.lab);
+    const furthest = many.reduce((far, one) => (off(one) > off(far) ? one : far));
+    const { pairs } = matchShades(context, { pin: furthest.id });
+    expect(pairs.length).toBeGreaterThan(0);
+    for (const { parts } of pairs) expect(parts.map(({ product: p }) => p.id)).toContain(furthest.id);
+  });
+
   test('the nearest single is as near as with any number', () => {
     const { target, singles } = matchShades(context);
     const best = Math.min(

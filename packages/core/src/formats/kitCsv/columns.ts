@@ -6,7 +6,7 @@ import { kindsTold } from '../../kit';
  */
 export const KIT_COLUMNS = {
   maker: ['brand', 'brand name', 'manufacturer', 'house'],
-  line: ['range', 'product', 'name', 'product name'],
+  line: ['range', 'product', 'name', 'product name', 'item', 'item name'],
   shade: [
     'colour',
     'color',
@@ -18,16 +18,7 @@ export const KIT_COLUMNS = {
     'tone',
     'number',
   ],
-  kind: [
-    'type',
-    'category',
-    'product type',
-    'product category',
-    'subcategory',
-    'sub category',
-    'item type',
-    'item',
-  ],
+  kind: ['type', 'category', 'product type', 'product category', 'subcategory', 'sub category', 'item type'],
   'L*': ['l', 'lab l', 'lightness'],
   'a*': ['a', 'lab a'],
   'b*': ['b', 'lab b'],
@@ -67,7 +58,6 @@ export const KIT_COLUMNS = {
     'how many',
     'pieces',
     'pcs',
-    'units',
     'stock',
     'in stock',
     'owned',
@@ -121,6 +111,7 @@ export function guessMapping(
   );
   const says = (header: string): number =>
     rows.filter((cells) => kindsTold(cells[headers.indexOf(header)] ?? '').length === 1).length;
-  const most = kinds.reduce((best, header) => (says(header) > says(best) ? header : best), kinds[0] ?? '');
-  return most === '' ? mapping : { ...mapping, kind: most };
+  if (mapping.kind === undefined) return mapping;
+  const most = kinds.reduce((best, header) => (says(header) > says(best) ? header : best), mapping.kind);
+  return { ...mapping, kind: most };
 }

@@ -12,6 +12,8 @@ test.each([
   ['4 pcs', 4],
   ['99', 99],
   ['yes', 1],
+  ['In stock', 1],
+  ['out of stock', 0],
   ['✓', 1],
   ['0', 0],
   ['no', 0],
@@ -72,6 +74,14 @@ test('of two columns that may tell the kind the one that does is taken, wherever
   // Where both do, and where no row is known, the first.
   expect(guessMapping(headers, [['Oriel', 'blush', 'blush']]).kind).toBe('Category');
   expect(guessMapping(headers).kind).toBe('Category');
+  // Where both are as good the one that is called so; an item is a product's name, and no unit is a quantity.
+  expect(guessMapping(['Type', 'Kind'], [['blush', 'blush']]).kind).toBe('Kind');
+  expect(guessMapping(['Brand', 'Item', 'Shade', 'Type', 'Units'])).toEqual({
+    maker: 'Brand',
+    line: 'Item',
+    shade: 'Shade',
+    kind: 'Type',
+  });
   // A column that is something else already tells no kind.
   expect(guessMapping(['Item', 'Product', 'Type'], [['x', 'blush', 'powder']]).kind).toBe('Type');
 });

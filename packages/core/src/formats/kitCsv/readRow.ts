@@ -221,8 +221,8 @@ function sizeMg(told: string): number | null {
 
 /** More of one product than this is a shop's list. */
 const MOST_PIECES = 99;
-const NONE = /^(?:no|none|n|false|✗|-|–)$/i;
-const ONE = /^(?:yes|y|x|true|✓|✔|one)$/i;
+const NONE = /^(?:no|none|n|false|✗|-|–|out(?: of stock)?|sold out)$/i;
+const ONE = /^(?:yes|y|x|true|✓|✔|one|have|owned|in stock)$/i;
 /** How many are owned; null where nothing is said, or it cannot be read, which is told to `wrong`. */
 function quantityOf(told: string, wrong: (message: string) => void): number | null {
   if (told === '') return null;
