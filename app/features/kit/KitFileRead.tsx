@@ -108,7 +108,7 @@ export function RowsToCome({ read }: { readonly read: KitCsv }) {
                 unit ? unit.place || msg`a unit` : msg`no unit`,
                 unitCount > 1 ? msg`${unitCount} of it` : null,
                 takenAsFull ? msg`taken as full` : null,
-                known ? msg`already in the kit: only its unit is added` : null,
+                known ? knownInWords(unitCount) : null,
               ]
                 .filter(Boolean)
                 .join(' · ')}
@@ -120,4 +120,10 @@ export function RowsToCome({ read }: { readonly read: KitCsv }) {
       {good.length > 12 ? <Label>{msg`and ${numberTold(good.length - 12)} more`}</Label> : null}
     </Column>
   );
+}
+
+/** What a row adds of a product the kit has. */
+function knownInWords(unitCount: number): string {
+  if (unitCount === 0) return msg`already in the kit`;
+  return msg`already in the kit: only its ${plural(unitCount)`unit is|units are`} added`;
 }
