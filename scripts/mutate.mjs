@@ -17,21 +17,20 @@ const topics = readdirSync(CORE, { withFileTypes: true })
   .map((entry) => entry.name);
 const LINES = numberAfter('--lines');
 const SEED = numberAfter('--seed') ?? 1;
+/** A test that takes longer is not asked: what only it notices counts as missed. */
+const SLOWEST_MS = 4_000;
 const NOT_CODE = ['!**/*.test.ts', '!**/*.test.tsx', '!**/*.testing.ts', '!**/index.ts'];
 /** What is mutated and by which tests it is judged: files and a Jest configuration. */
 function plan(topic) {
   if (topics.includes(topic))
     return {
       mutate: [`packages/core/src/${topic}/**/*.ts`, ...NOT_CODE],
-      config: {
-        ...plain(topic, 'packages/core'),
-        testMatch: [`<rootDir>/src/${topic}/**/*.test.ts`],
-      },
+      tests: testsIn(`packages/core/src/${topic}`),
     };
   if (topic === 'contract')
     return {
       mutate: ['packages/contract/src/**/*.ts', ...NOT_CODE],
-      config: plain(topic, 'packages/contract'),
+      tests: testsIn('packages/contract/src'),
     };
   if (topic === 'server')
     return {
@@ -61,6 +60,24 @@ function plan(topic) {
       },
     };
   throw new Error(`there is no topic “${topic}”: ${[...topics, 'contract', 'server', 'app'].join(', ')}`);
+}
+
+/** The tests of a folder, by their paths from the root. */
+function testsIn(folder) {
+  return output('git', ['ls-files', '--', `:(glob)${folder}/**/*.test.ts`])
+    .split('\n')
+    .filter(Boolean);
+}
+
+/** How the tests are worked: what is pure in one bundle, the rest by Jest. */
+function worked({ tests, config }) {
+  if (tests !== undefined)
+    return { testRunner: 'bundled', bundled: { files: tests, slowestMs: SLOWEST_MS } };
+  return {
+    testRunner: 'jest',
+    // Alone: what the whole list of projects asks for is not to be mixed in.
+    jest: { projectType: 'custom', config: { ...config, projects: [] }, enableFindRelatedTests: false },
+  };
 }
 
 /** The number after a flag; null where it is not there. */
@@ -104,7 +121,7 @@ function drawn(list, count, seed) {
 }
 
 async function mutate(topic, only) {
-  const { mutate: files, config } = plan(topic);
+  const { mutate: files, ...how } = plan(topic);
   const folder = path.join(stateDir, 'mutation');
   mkdirSync(folder, { recursive: true });
   const report = path.join(folder, `${topic}.json`);
@@ -112,14 +129,17 @@ async function mutate(topic, only) {
   writeFileSync(
     settings,
     JSON.stringify({
-      testRunner: 'jest',
-      plugins: ['@stryker-mutator/jest-runner', path.join(root, 'scripts/lib/strykerWords.mjs')],
+      ...worked(how),
+      plugins: [
+        '@stryker-mutator/jest-runner',
+        path.join(root, 'scripts/lib/strykerWords.mjs'),
+        path.join(root, 'scripts/lib/strykerBundled.mjs'),
+      ],
       ignorers: ['words'],
       coverageAnalysis: 'perTest',
       mutate: only ?? (LINES === null ? files : drawn(linesOf(files), LINES, SEED)),
-      // Alone: what the whole list of projects asks for is not to be mixed in.
-      jest: { projectType: 'custom', config: { ...config, projects: [] }, enableFindRelatedTests: false },
-      reporters: ['json', 'clear-text'],
+      warnings: { unknownOptions: false },
+      reporters: ['json', 'clear-text', 'progress-append-only'],
       clearTextReporter: { logTests: false, reportTests: false, reportMutants: false, allowColor: false },
       jsonReporter: { fileName: report },
       tempDirName: path.join(stateDir, 'stryker'),

@@ -1,4 +1,4 @@
-import { instantAt } from '.';
+import { instantAt, minuteAt } from '.';
 
 test.each([
   ['Europe/Lisbon', '2027-06-12', 585, '2027-06-12T08:45:00.000Z'],
@@ -23,3 +23,14 @@ test('what is no date or zone is refused', () => {
   expect(() => instantAt('Europe/Lisbon', 'tomorrow', 0)).toThrow(RangeError);
   expect(() => instantAt('Europe/Atlantis', '2027-06-12', 0)).toThrow(RangeError);
 });
+
+test.each([
+  ['Europe/Lisbon', '2027-06-12', '2027-06-12T08:45:59.999Z', 585],
+  ['Europe/Lisbon', '2027-06-12', '2027-06-12T08:46:00.000Z', 586],
+  ['Europe/Lisbon', '2027-06-12', '2027-06-11T22:59:00.000Z', -1],
+  ['Europe/Lisbon', '2027-06-12', '2027-06-12T23:10:00.000Z', 1450],
+  ['Asia/Kolkata', '2027-06-12', '2027-06-11T18:30:00.000Z', 0],
+  ['Asia/Kolkata', '2027-06-12', '2027-06-11T18:30:30.000Z', 0],
+])('a clock of %s reads, since %s began, at %s: %d', (zone, day, instant, minute) =>
+  expect(minuteAt(zone, day, new Date(instant))).toBe(minute),
+);

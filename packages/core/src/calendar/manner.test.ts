@@ -1,7 +1,16 @@
 import fc from 'fast-check';
 import { clock } from './clock';
 import { addDays, daysBetween } from './day';
-import { DAY_ORDERS, FIRST_WEEKDAYS, inCelsius, toldClock, toldDay, toldHours, weekOf } from './manner';
+import {
+  DAY_ORDERS,
+  FIRST_WEEKDAYS,
+  inCelsius,
+  toldClock,
+  toldDay,
+  toldHours,
+  USUAL_MANNER,
+  weekOf,
+} from './manner';
 
 test.each([
   [0, '12:00 am'],
@@ -94,4 +103,11 @@ test.each([
 ])('%d °F are %d °C', (fahrenheit, celsius) => {
   expect(inCelsius(fahrenheit, '°F')).toBeCloseTo(celsius, 9);
   expect(inCelsius(celsius, '°C')).toBe(celsius);
+});
+
+test('until a studio says otherwise it is told as most of them do', () => {
+  const { days, clock: by, firstWeekday, amounts, temperature } = USUAL_MANNER;
+  expect(toldClock(785, by)).toBe('13:05');
+  expect(toldDay('2031-05-14', days)).toBe(toldDay('2031-05-14', 'day month'));
+  expect([firstWeekday, amounts, temperature]).toEqual(['Monday', 'measures', '°C']);
 });
