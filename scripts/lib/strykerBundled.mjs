@@ -53,7 +53,17 @@ class BundledTestRunner {
       tsconfig: 'tsconfig.base.json',
       logLevel: 'error',
     });
-    const given = ['require', 'module', 'exports', 'describe', 'test', 'it', 'beforeEach', 'afterEach', 'expect'];
+    const given = [
+      'require',
+      'module',
+      'exports',
+      'describe',
+      'test',
+      'it',
+      'beforeEach',
+      'afterEach',
+      'expect',
+    ];
     const script = new vm.Script(`(function (${given.join(', ')}, __wants) {${outputFiles[0].text}\n})`, {
       filename: 'bundled.cjs',
       importModuleDynamically: vm.constants.USE_MAIN_CONTEXT_DEFAULT_LOADER,
@@ -90,10 +100,15 @@ class BundledTestRunner {
         tests = [{ id: 'loading', run: () => Promise.reject(error) }];
       }
       stryker.activeMutant = String(activeMutant.id);
-      const asked = testFilter ? tests.filter(({ id }) => testFilter.includes(id) || id === 'loading') : tests;
+      const asked = testFilter
+        ? tests.filter(({ id }) => testFilter.includes(id) || id === 'loading')
+        : tests;
       const results = await this.#work(asked, { bail: !disableBail });
       return toMutantRunResult(
-        determineHitLimitReached(stryker.hitCount, hitLimit) ?? { status: DryRunStatus.Complete, tests: results },
+        determineHitLimitReached(stryker.hitCount, hitLimit) ?? {
+          status: DryRunStatus.Complete,
+          tests: results,
+        },
         disableBail,
       );
     } finally {

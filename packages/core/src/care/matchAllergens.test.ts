@@ -77,6 +77,14 @@ test.each([
       '0% latex',
       'latex- and fragrance-free',
       'Free from parabens, latex and fragrance',
+      'contain no latex',
+      '0 % of latex',
+      '0 % latex',
+      'non latex',
+      'zero latex',
+      'not latex',
+      'free of synthetic latex',
+      'does not contain latex',
     ],
   ],
   [
@@ -105,6 +113,10 @@ test('a word turned round says nothing of the next', () => {
   expect(meets('no parabens; parfum', 'fragrance')).toBe(true);
   expect(meets('may contain: CI 75470, CI 77891', 'carmine')).toBe(true);
   expect(meets('latex free but with parfum', 'fragrance')).toBe(true);
+  expect(meets('without parabens. contain latex', 'latex')).toBe(true);
+  expect(meets('free of parabens (parfum)', 'fragrance')).toBe(true);
+  expect(meets('no parabens | parfum', 'fragrance')).toBe(true);
+  expect(meets('glue: does not contain latex', 'latex')).toBe(false);
 });
 
 test.each([
@@ -136,4 +148,13 @@ test('an empty list is unknown, never safe', () => {
 
 test('every sensitivity that can be chosen means itself', () => {
   for (const name of SENSITIVITIES) expect(familiesMeant(name)).toEqual([name]);
+});
+
+test('a note is understood the same the first time and after a thousand others', () => {
+  const first = meets('linalool', 'perfume, badly');
+  for (let i = 0; i < 1_000; i++) meets('water', `plant${i}`);
+  expect(meets('linalool', 'perfume, badly')).toBe(first);
+  expect(first).toBe(true);
+  expect(meets('plant999', 'plant999')).toBe(true);
+  expect(meets('plant998', 'plant999')).toBe(false);
 });
