@@ -15,8 +15,7 @@ import {
   toMutantRunResult,
 } from '@stryker-mutator/api/test-runner';
 import { build } from 'esbuild';
-import { expect } from 'expect';
-import { bind } from 'jest-each';
+import { APART, GIVEN, testsOf } from './collectTests.mjs';
 
 /** What `bundled` of the settings holds: test files from the root, and how long a test may take to be asked. */
 class BundledTestRunner {
@@ -53,18 +52,7 @@ class BundledTestRunner {
       tsconfig: 'tsconfig.base.json',
       logLevel: 'error',
     });
-    const given = [
-      'require',
-      'module',
-      'exports',
-      'describe',
-      'test',
-      'it',
-      'beforeEach',
-      'afterEach',
-      'expect',
-    ];
-    const script = new vm.Script(`(function (${given.join(', ')}, __wants) {${outputFiles[0].text}\n})`, {
+    const script = new vm.Script(`(function (${GIVEN.join(', ')}) {${outputFiles[0].text}\n})`, {
       filename: 'bundled.cjs',
       importModuleDynamically: vm.constants.USE_MAIN_CONTEXT_DEFAULT_LOADER,
     });
@@ -149,52 +137,6 @@ class BundledTestRunner {
     stryker.currentTestId = undefined;
     return results;
   }
-}
-
-/** Between a test's file and its name. */
-const APART = ' › ';
-
-/** The tests of a bundle, or of some of its files, in the order they are written; nothing of them is worked yet. */
-function testsOf(bundle, require, files) {
-  const tests = [];
-  let within = [];
-  let hooks = { before: [], after: [] };
-  const test = (name, body) => {
-    const { before, after } = hooks;
-    const id = [...within, name].join(APART);
-    const twice = tests.filter((one) => one.name === id).length;
-    tests.push({
-      name: id,
-      id: twice === 0 ? id : `${id} (${twice + 1})`,
-      run: async () => {
-        for (const each of before) await each();
-        try {
-          await body();
-        } finally {
-          for (const each of after) await each();
-        }
-      },
-    });
-  };
-  const describe = (name, body) => {
-    const outside = [within, hooks];
-    within = [...within, name];
-    hooks = { before: [...hooks.before], after: [...hooks.after] };
-    body();
-    [within, hooks] = outside;
-  };
-  test.each = bind(test, false);
-  describe.each = bind(describe, false);
-  const wants = (file) => {
-    within = [file];
-    hooks = { before: [], after: [] };
-    return files === undefined || files.has(file);
-  };
-  const module = { exports: {} };
-  const before = (body) => hooks.before.push(body);
-  const after = (body) => hooks.after.push(body);
-  bundle(require, module, module.exports, describe, test, test, before, after, expect, wants);
-  return tests;
 }
 
 export const strykerPlugins = [declareClassPlugin(PluginKind.TestRunner, 'bundled', BundledTestRunner)];
