@@ -1,8 +1,6 @@
 import fc from 'fast-check';
 import { asGiven, greedyWeave, weave, type Link, type Task, type Weave } from './weave';
-
-const tasksOf = (minutes: readonly number[], tails: readonly number[] = []): Task[] =>
-  minutes.map((m, i) => ({ id: String(i), minutes: m, tailMinutes: tails[i] ?? 0 }));
+import { build, problem, tasksOf } from './weave.testing';
 
 /** Every order that keeps the links, each task as soon as it can: the shortest. */
 function bruteForce(tasks: readonly Task[], links: readonly Link[]): number {
@@ -29,29 +27,6 @@ function bruteForce(tasks: readonly Task[], links: readonly Link[]): number {
   );
   return best;
 }
-
-const problem = (most: number) =>
-  fc.integer({ min: 1, max: most }).chain((n) =>
-    fc.record({
-      minutes: fc.array(fc.integer({ min: 0, max: 6 }), { minLength: n, maxLength: n }),
-      tails: fc.array(fc.integer({ min: 0, max: 4 }), { minLength: n, maxLength: n }),
-      links: fc.array(fc.tuple(fc.nat(n - 1), fc.nat(n - 1), fc.integer({ min: 0, max: 8 })), {
-        maxLength: 2 * n,
-      }),
-    }),
-  );
-const build = ({
-  minutes,
-  tails,
-  links,
-}: {
-  minutes: number[];
-  tails: number[];
-  links: [number, number, number][];
-}) => ({
-  tasks: tasksOf(minutes, tails),
-  links: links.filter(([a, b]) => a < b).map(([from, to, lagMinutes]): Link => ({ from, to, lagMinutes })),
-});
 
 function keepsAll(result: Weave, tasks: readonly Task[], links: readonly Link[]): void {
   expect(result.order.map((p) => p.task).sort((a, b) => a - b)).toEqual(tasks.map((_, i) => i));

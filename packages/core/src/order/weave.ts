@@ -38,8 +38,9 @@ export function weave(tasks: readonly Task[], links: readonly Link[], mostNodes:
   const n = tasks.length;
   const problem = prepare(tasks, links);
   const given = inGivenOrder(problem);
-  let best = [greedy(problem)].reduce((a, b) => (b.total < a.total - EPSILON ? b : a), given);
-  const root = bound(problem, new Uint8Array(n), 0, new Float64Array(n));
+  const quick = greedy(problem);
+  let best = quick.total < given.total - EPSILON ? quick : given;
+  const root = rootBound(problem);
   let nodes = 0;
   let complete = true;
   const seen = new Map<string, Float64Array[]>();
@@ -90,7 +91,7 @@ export function weave(tasks: readonly Task[], links: readonly Link[], mostNodes:
 export function asGiven(tasks: readonly Task[], links: readonly Link[]): Weave {
   const problem = prepare(tasks, links);
   const given = inGivenOrder(problem);
-  const root = bound(problem, new Uint8Array(tasks.length), 0, new Float64Array(tasks.length));
+  const root = rootBound(problem);
   return {
     order: placed(problem, given.sequence),
     totalMinutes: given.total,
@@ -201,6 +202,12 @@ function bound({ n, minutes, afters }: Problem, done: Uint8Array, time: number, 
     worst = Math.max(worst, now + afters[j]!);
     ready.splice(at, 1);
   }
+}
+
+/** What no order takes less than, before anything is done. */
+function rootBound(problem: Problem): number {
+  const [done, ends] = [new Uint8Array(problem.n), new Float64Array(problem.n)];
+  return bound(problem, done, 0, headsOf(problem, done, ends, 0));
 }
 
 /**

@@ -268,3 +268,36 @@ describe('what is said of an order', () => {
     expect(weaveSteps([long, filled], who, SCHOOLS).savers).toEqual([]);
   });
 });
+
+test.each([0, 1, 2, 5])(
+  'of %d steps as they stand each begins where hands and waits allow, and is dry after its wait',
+  (n) => {
+    const steps = [clean, primer, base, brows, finish].slice(0, n);
+    const { given, woven } = weaveSteps(steps, who, SCHOOLS);
+    expect(given.steps.map(({ stepId }) => stepId)).toEqual(steps.map(({ id }) => id));
+    let time = 0;
+    given.steps.forEach(({ startMinutes, endMinutes, dryMinutes }, i) => {
+      // The base lies on the primer and waits; nothing else here waits for what it touches.
+      const waits = steps[i] === base ? primer.waitMinutes : 0;
+      expect(startMinutes).toBe(time + waits);
+      expect(endMinutes).toBe(startMinutes + steps[i]!.handsOnMinutes);
+      expect(dryMinutes).toBe(endMinutes + steps[i]!.waitMinutes);
+      time = endMinutes;
+    });
+    expect(given.totalMinutes).toBe(Math.max(0, ...given.steps.map(({ dryMinutes }) => dryMinutes)));
+    expect(woven.totalMinutes).toBeLessThanOrEqual(given.totalMinutes);
+  },
+);
+
+test('what cleans the face leaves the brows to be worked while it dries; a balm on the lips does not', () => {
+  const toner = step(90, {
+    phase: 'clean',
+    role: 'care',
+    placements: place('zone.wholeFace'),
+    waitMinutes: 4,
+  });
+  expect(linksOf([toner, brows], who, SCHOOLS)).toEqual([{ from: 0, to: 1, lagMinutes: 0 }]);
+  const balm = step(91, { phase: 'lips', role: 'care', placements: place('lips'), waitMinutes: 4 });
+  const lip = step(92, { phase: 'lips', role: 'lip', placements: place('lips') });
+  expect(linksOf([balm, lip], who, SCHOOLS)).toEqual([{ from: 0, to: 1, lagMinutes: 4 }]);
+});
