@@ -4,6 +4,7 @@
  * only the tests that reach it, the quickest first, until one fails. Under Jest a change took half a minute
  * and more where the tests themselves take a second, for the modules were loaded anew for every file.
  */
+import { readFileSync, writeFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import vm from 'node:vm';
 import { INSTRUMENTER_CONSTANTS } from '@stryker-mutator/api/core';
@@ -22,7 +23,7 @@ class BundledTestRunner {
   static inject = tokens(commonTokens.options);
   #settings;
   #load;
-  #durations = new Map();
+  #took;
 
   constructor(options) {
     this.#settings = options.bundled;
@@ -60,37 +61,54 @@ class BundledTestRunner {
     this.#load = (files) => testsOf(script.runInThisContext(), require, files);
   }
 
+  /**
+   * Every test once. What runs while a file is read counts as a test of its own, so that a change of a table
+   * is tried by the files that read it, and not by all.
+   */
   async dryRun() {
     const stryker = globalThis[INSTRUMENTER_CONSTANTS.NAMESPACE];
     stryker.activeMutant = undefined;
     stryker.mutantCoverage = { static: {}, perTest: {} };
-    stryker.currentTestId = undefined;
-    const results = await this.#work(this.#load(), { bail: false });
-    const slow = results.filter(({ timeSpentMs }) => timeSpentMs > this.#settings.slowestMs);
-    for (const { id } of slow) delete stryker.mutantCoverage.perTest[id];
+    const results = [];
+    for (const file of this.#settings.files) {
+      const id = readingOf(file);
+      stryker.currentTestId = id;
+      const begun = performance.now();
+      const tests = this.#load(new Set([file]));
+      results.push({ id, name: id, timeSpentMs: performance.now() - begun, status: TestStatus.Success });
+      results.push(...(await this.#work(tests, { bail: false })));
+    }
+    const took = Object.fromEntries(results.map(({ id, timeSpentMs }) => [id, timeSpentMs]));
+    writeFileSync(TIMES, JSON.stringify(took));
+    for (const { id, timeSpentMs } of results)
+      if (timeSpentMs > this.#settings.slowestMs && !id.endsWith(READING))
+        delete stryker.mutantCoverage.perTest[id];
     return { status: DryRunStatus.Complete, tests: results, mutantCoverage: stryker.mutantCoverage };
   }
 
-  async mutantRun({ activeMutant, testFilter, disableBail, hitLimit, mutantActivation }) {
+  async mutantRun({ activeMutant, testFilter, disableBail, hitLimit }) {
     const stryker = globalThis[INSTRUMENTER_CONSTANTS.NAMESPACE];
+    const mutant = String(activeMutant.id);
     stryker.hitCount = hitLimit ? 0 : undefined;
     stryker.hitLimit = hitLimit;
     stryker.currentTestId = undefined;
     stryker.mutantCoverage = undefined;
-    stryker.activeMutant = mutantActivation === 'static' ? String(activeMutant.id) : undefined;
+    // The process that worked every test once is another one as often as not.
+    this.#took ??= JSON.parse(readFileSync(TIMES, 'utf8'));
+    const ids = new Set(testFilter ?? Object.keys(this.#took));
+    const files = new Set([...ids].map(fileOf));
+    const whileRead = new Set([...ids].filter((id) => id.endsWith(READING)).map(fileOf));
+    stryker.activeMutant = whileRead.size > 0 ? mutant : undefined;
     try {
-      const files = testFilter && new Set(testFilter.map((id) => id.split(APART)[0]));
-      let tests;
+      let asked;
       try {
-        tests = this.#load(files);
+        asked = this.#load(files).filter(({ id }) => ids.has(id) || whileRead.has(fileOf(id)));
       } catch (error) {
-        // A change that leaves a test file unreadable is seen by everybody.
-        tests = [{ id: 'loading', run: () => Promise.reject(error) }];
+        if (whileRead.size === 0) throw error;
+        const [file] = whileRead;
+        asked = [{ id: readingOf(file), run: () => Promise.reject(error) }];
       }
-      stryker.activeMutant = String(activeMutant.id);
-      const asked = testFilter
-        ? tests.filter(({ id }) => testFilter.includes(id) || id === 'loading')
-        : tests;
+      stryker.activeMutant = mutant;
       const results = await this.#work(asked, { bail: !disableBail });
       return toMutantRunResult(
         determineHitLimitReached(stryker.hitCount, hitLimit) ?? {
@@ -104,39 +122,36 @@ class BundledTestRunner {
     }
   }
 
-  /** Works tests one after the other, the quickest of the time before first; those too slow to ask are left out. */
+  /** Works tests one after the other, the quickest first; those too slow to ask are left out. */
   async #work(tests, { bail }) {
     const stryker = globalThis[INSTRUMENTER_CONSTANTS.NAMESPACE];
-    const took = ({ id }) => this.#durations.get(id) ?? 0;
+    const took = ({ id }) => this.#took?.[id] ?? 0;
     const results = [];
     for (const { id, run } of [...tests].sort((a, b) => took(a) - took(b))) {
-      if (bail && took({ id }) > this.#settings.slowestMs) continue;
+      if (took({ id }) > this.#settings.slowestMs) continue;
       stryker.currentTestId = id;
       const begun = performance.now();
       let failure;
       try {
         await run();
       } catch (error) {
-        failure = error;
+        failure = { failureMessage: String(error?.message ?? error) };
       }
       const timeSpentMs = performance.now() - begun;
-      if (!bail) this.#durations.set(id, timeSpentMs);
-      results.push(
-        failure === undefined
-          ? { id, name: id, timeSpentMs, status: TestStatus.Success }
-          : {
-              id,
-              name: id,
-              timeSpentMs,
-              status: TestStatus.Failed,
-              failureMessage: String(failure?.message ?? failure),
-            },
-      );
-      if (bail && failure !== undefined) break;
+      const status = failure ? TestStatus.Failed : TestStatus.Success;
+      results.push({ id, name: id, timeSpentMs, status, ...failure });
+      if (bail && failure) break;
     }
     stryker.currentTestId = undefined;
     return results;
   }
 }
+
+/** Where the runners of one sandbox find how long each test took, in ms by its id. */
+const TIMES = '.bundledTimes.json';
+/** The end of the id of what runs while a file is read. */
+const READING = `${APART}(while it is read)`;
+const readingOf = (file) => `${file}${READING}`;
+const fileOf = (id) => id.split(APART)[0];
 
 export const strykerPlugins = [declareClassPlugin(PluginKind.TestRunner, 'bundled', BundledTestRunner)];
