@@ -320,3 +320,32 @@ test('an answer counts for just the steps it was given for', () => {
   expect(whyOf([])).toBeNull();
   expect(whyOf([STEPS.lip.id])).toBeNull();
 });
+
+describe('concealer under the eye is set', () => {
+  const late = (chart: Chart) => reviewChart(chart, KIT).find(({ rule }) => rule === 'set-too-late');
+  const titles = (chart: Chart): string[] => chart.steps.map(({ title }) => title);
+
+  test.each([
+    [21, null],
+    [22, 'Conceal Powder Contour Blush Light'],
+  ])('of %d minutes and four more in between it is said from more than 25 on', (handsOnMinutes, mended) => {
+    const chart = withStep('contour', { handsOnMinutes });
+    const finding = late(chart);
+    if (mended === null) expect(finding).toBeUndefined();
+    else expect(titles(finding!.fix!.apply(chart)).slice(3, 8).join(' ')).toBe(mended);
+  });
+
+  test('with the powder that is there before it already, which comes after it', () => {
+    const powder = QUIET.steps.find(({ id: of }) => of === STEPS.powder.id)!;
+    const chart = added(powder, 'conceal', without('powder'));
+    const finding = late(chart)!;
+    expect(finding.stepIds).toEqual([STEPS.conceal.id]);
+    expect(titles(finding.fix!.apply(chart)).slice(2, 5)).toEqual(['Base', 'Conceal', 'Powder']);
+  });
+
+  test('by nothing that is there: that is said, and nothing is made up', () => {
+    const finding = late(without('powder'))!;
+    expect(finding.stepIds).toEqual([STEPS.conceal.id]);
+    expect(finding.fix).toBeFalsy();
+  });
+});
