@@ -6,7 +6,7 @@ import { distance, mirror, normalsOf, type Point, type Polygon, type Polyline } 
  */
 export function throughPoints(points: Polyline, stepMm = 1, closed = false): Point[] {
   const n = points.length;
-  if (n < 3 && !closed) return [...points];
+  if (n < 2) return [...points];
   const at = (i: number): Point => {
     if (closed) return points[(i + n) % n]!;
     if (i < 0) return extend(points[1]!, points[0]!);

@@ -369,3 +369,26 @@ test('nothing is asked of the day where none is known, and every miss says for w
     'not noted as waterproof (9 hours, tears)',
   ]);
 });
+
+test.each([
+  ['spray', { dry: true }, {}, true],
+  ['spray', {}, {}, false],
+  // What has to hold comes before what is soft.
+  ['spray', { dry: true }, { conditions: ['tears'], hoursToLast: 9 }, false],
+  ['primer', { dry: true }, { conditions: ['tears'], hoursToLast: 9 }, true],
+  ['primer', { dry: true }, {}, true],
+  ['primer', {}, {}, false],
+] as const)('a matte %s on %j on such a day (%j) takes moisture: %s', (kind, features, day, said) => {
+  const conditions = 'conditions' in day ? [...day.conditions] : [];
+  expect(missed(kind, { finish: 'matte' }, features, { ...day, conditions }).join()).toEqual(
+    said ? expect.stringContaining('moisture') : expect.not.stringContaining('moisture'),
+  );
+});
+
+test('full cover gathers in lines as a base, not as the little of a concealer', () => {
+  const words = (kind: ProductKind, features: Partial<Features>): string =>
+    missed(kind, { coverage: 'full' }, features).join();
+  expect(words('base', { age: 'mature' })).toContain('gathers in lines');
+  expect(words('base', { age: 'adult' })).not.toContain('gathers in lines');
+  expect(words('concealer', { age: 'mature' })).not.toContain('full cover gathers');
+});

@@ -145,6 +145,10 @@ describe('match', () => {
     const notes = matchShades(context({ kit })).singles[0]!.notes.join('; ');
     expect(notes).toMatch(/would be opened/);
     expect(notes).toMatch(/not enough/);
+    const opened = { ...kit, units: [{ ...kit.units[0]!, openedOn: '2031-05-01', remainingMg: 20_000 }] };
+    expect(matchShades(context({ kit: opened })).singles[0]!.notes.join('; ')).not.toMatch(
+      /opened|not enough|nearly out/,
+    );
   });
 });
 
@@ -277,6 +281,40 @@ describe('correct', () => {
       count: 40,
     });
     expect(deep.corrections.flatMap((c) => c.warnings).some((w) => w.includes('ashy'))).toBe(true);
+  });
+
+  test.each([
+    // A brown mark on deep skin, and a shadow that is neither blue nor yellow: there it is said.
+    ['brown', [40, 12, 16], [33, 13, 19], true],
+    ['brown', [70, 10, 18], [62, 11, 19], false],
+    ['shadow', [70, 10, 18], [62, 10, 16], true],
+    ['shadow', [70, 10, 18], [62, 11, 14], false],
+  ] as const)('of a %s spot on %j the model says where it is not convincing', (kind, skin, spot, doubted) => {
+    const bases = [skin, shiftDepth([...skin], -0.6), shiftDepth([...skin], 0.6)].map((lab, i) =>
+      product(140 + i, 'concealer', [...lab], { coverage: 'full', family: 'wax' }),
+    );
+    const found = chooseCorrector(
+      [...skin],
+      [...spot],
+      context({ kit: kitOf(...kit.products, ...bases), skin: [...skin] }),
+    );
+    expect(found.spot.kind).toBe(kind);
+    expect(found.corrections[0]!.layers.length).toBeGreaterThan(0);
+    expect(/not convincing/.test(found.words)).toBe(doubted);
+    expect(found.words).toContain(`of ${found.spot.deltaE.toFixed(1)}.`);
+  });
+
+  test('without a corrector of the right colour that is said, with one it is not', () => {
+    const words = (...numbers: number[]): string =>
+      chooseCorrector(
+        [70, 10, 18],
+        [62, 11, 14],
+        context({ kit: kitOf(...kit.products.filter(({ id: of }) => numbers.some((n) => id(n) === of))) }),
+      ).words;
+    expect(words(70, 73)).not.toContain('no corrector');
+    expect(words(73)).toContain('no corrector of the right colour');
+    // Green is for redness: against a shadow it is as none.
+    expect(words(72, 73)).toContain('no corrector of the right colour');
   });
 
   test('answers that cost the same are shown as ties', () => {
