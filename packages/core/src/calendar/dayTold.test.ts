@@ -104,7 +104,9 @@ test.each([
 ] as const)('the month %s begins on %s', (told, day) => expect(monthTold(told)).toBe(day));
 
 test('a month is told by its whole name or as it is usually cut short', () => {
-  const names = 'january february march april may june july august september october november december'.split(' ');
+  const names = 'january february march april may june july august september october november december'.split(
+    ' ',
+  );
   names.forEach((name, i) => {
     const first = `2031-${String(i + 1).padStart(2, '0')}-01`;
     for (const told of [name, name.slice(0, 3), `${name.slice(0, 3)}.`, name.toUpperCase()])
