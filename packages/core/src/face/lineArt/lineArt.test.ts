@@ -193,3 +193,17 @@ test.each(HAIR_STYLES)('hair: %s reaches as far as such hair does', (hair) => {
   const extent = extentOf(drawn({ hair }).filter(({ part }) => HAIR_PARTS.test(part)));
   extent.forEach((mm, edge) => expect(Math.abs(mm - HAIR[hair][edge]!)).toBeLessThan(1.5));
 });
+
+test.each(LINES)('lines of the kind %s are drawn on the sides that have them, over a mm of each', (line) => {
+  const plain = new Set(drawn().map(({ d }) => d));
+  const added = (features: Partial<Features>): Extent[] =>
+    drawn(features)
+      .filter(({ d }) => !plain.has(d))
+      .map((ink) => extentOf([ink]));
+  const both = added({ lines: [line] });
+  const right = added({ lines: [], right: { lines: [line] } });
+  expect(both.length).toBe(2 * right.length);
+  expect(right.length).toBeGreaterThan(0);
+  for (const [left, top, to, bottom] of both) expect(Math.hypot(to - left, bottom - top)).toBeGreaterThan(4);
+  for (const [left, , to] of right) expect((left + to) / 2).toBeLessThan(0);
+});
