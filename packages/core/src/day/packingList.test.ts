@@ -52,8 +52,8 @@ const step = (
 });
 const base = (more = {}): Step => step(BASE, { role: 'base', phase: 'base', tool: 'damp sponge', ...more });
 const powder = (more = {}): Step =>
-  step(POWDER, { role: 'powder', phase: 'set', tool: 'powder brush', ...more });
-const lip = (more = {}): Step => step(LIP, { role: 'lip', phase: 'lips', tool: 'lip brush', ...more });
+  step(POWDER, { role: 'powder', phase: 'set', tool: 'loose brush', ...more });
+const lip = (more = {}): Step => step(LIP, { role: 'lip', phase: 'lips', tool: 'small brush', ...more });
 const chartOf = (steps: readonly Step[], sensitivities: string[] = []): Chart => ({
   ...fitted,
   client: client(undefined, { sensitivities }),
@@ -266,8 +266,8 @@ describe('tools', () => {
     const apart = { timetable: timetable(visit(ada, 'hands-1', 400), visit(bel, 'hands-1', 500)) };
     expect(sets(apart, chart, chart)).toEqual({
       'Damp sponge': '3: one a face, and 1 spare',
-      'Lip brush': '3: one a face, washed at home, and 1 spare',
-      'Powder brush': '2: one a face, sprayed clean between faces, and 1 spare',
+      'Small brush': '3: one a face, washed at home, and 1 spare',
+      'Loose brush': '2: one a face, sprayed clean between faces, and 1 spare',
     });
   });
 
@@ -275,21 +275,21 @@ describe('tools', () => {
     // Forty minutes from 500; clean again at 570.
     [569, 3],
     [570, 2],
-  ])('a powder brush is clean for a face at %d: %d in all', (at, all) => {
+  ])('a loose brush is clean for a face at %d: %d in all', (at, all) => {
     const plan = { timetable: timetable(visit(ada, 'hands-1', 500), visit(bel, 'hands-1', at)) };
-    expect(sets(plan, chartOf([powder()]), chartOf([powder()]))['Powder brush']).toMatch(
+    expect(sets(plan, chartOf([powder()]), chartOf([powder()]))['Loose brush']).toMatch(
       new RegExp(`^${all}:`),
     );
   });
 
   test('are counted by the charts, and nothing is packed for fingers', () => {
-    const two = chartOf([lip(), step(LIP, { role: 'eye', phase: 'eyes', tool: 'lip brush' })]);
+    const two = chartOf([lip(), step(LIP, { role: 'eye', phase: 'eyes', tool: 'small brush' })]);
     const one = chartOf([lip(), base({ tool: 'finger' }), powder({ tool: 'none' })]);
     const plan = { timetable: timetable(visit(ada, 'hands-1', 500), visit(bel, 'hands-1', 600)) };
     expect(sets(plan, two, one)).toEqual({
-      'Lip brush': '4: by each face’s chart, washed at home, and 1 spare',
+      'Small brush': '4: by each face’s chart, washed at home, and 1 spare',
     });
-    expect(sets({}, two)['Lip brush']).toBe('3: 2 a face, washed at home, and 1 spare');
+    expect(sets({}, two)['Small brush']).toBe('3: 2 a face, washed at home, and 1 spare');
   });
 });
 
