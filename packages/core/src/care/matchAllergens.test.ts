@@ -1,4 +1,4 @@
-import { familiesMeant, ingredientsKnown, matchAllergens, SENSITIVITIES } from '.';
+import { familiesMeant, ingredientsKnown, matchAllergens, SENSITIVITIES, toBeMinded } from '.';
 
 const meets = (list: string | readonly string[], sensitivity: string): boolean =>
   matchAllergens(typeof list === 'string' ? [list] : list, [sensitivity]).length > 0;
@@ -85,6 +85,11 @@ test.each([
       'not latex',
       'free of synthetic latex',
       'does not contain latex',
+      'latex free',
+      'latexfree',
+      'latex wax free',
+      'latex- or parfum-free',
+      'latex-/parfum-free',
     ],
   ],
   [
@@ -157,4 +162,34 @@ test('a note is understood the same the first time and after a thousand others',
   expect(first).toBe(true);
   expect(meets('plant999', 'plant999')).toBe(true);
   expect(meets('plant998', 'plant999')).toBe(false);
+});
+
+test.each([
+  'none',
+  'None.',
+  'nil',
+  'nothing',
+  'no',
+  'nope!',
+  'no any',
+  'not any',
+  'n/a',
+  'NA',
+  'nka',
+  'NKDA',
+  'not applicable',
+  'no allergies',
+  'no known allergies',
+  'no known drug allergies',
+  'none that I know of',
+  'none known',
+  'not allergic',
+  'no skin reactions so far',
+  'without any sensitivities',
+])('“%s” is nothing to mind', (said) => {
+  expect(toBeMinded([said])).toEqual([]);
+  expect(toBeMinded([said, 'latex'])).toEqual(['latex']);
+});
+test.each(['nickel', 'no latex', 'not sure', 'nut', 'allergies', 'nasturtium'])('“%s” is kept', (said) => {
+  expect(toBeMinded([said])).toEqual([said]);
 });
