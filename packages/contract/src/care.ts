@@ -2,7 +2,7 @@ import { array, boolean, mixed, object, string } from 'yup';
 import { CONSULT_QUESTIONS, msg, type Consult, type ConsultKey } from '@toile/core';
 import { uuid } from './client';
 import { consultField } from './consult';
-import { day } from './shapes';
+import { day, text } from './shapes';
 import { secretField } from './share';
 
 /** How long a client may answer by a link, days. */
@@ -58,12 +58,10 @@ export type OpenIntakeAnswer = { readonly studio: string; readonly expiresAt: st
 export const incidentInputSchema = object({
   id: uuid().required(),
   on: day().required(() => msg`Choose a day`),
-  seen: string()
-    .trim()
+  seen: text()
     .required(() => msg`Say what was seen or felt, in plain words`)
     .max(1000, () => msg`At most 1000 letters`),
-  done: string()
-    .trim()
+  done: text()
     .default('')
     .max(4000, () => msg`At most 4000 letters`),
   chartId: uuid().nullable().default(null),

@@ -16,8 +16,9 @@ import {
   type Measurements,
   type Taps,
 } from '@toile/core';
+import { Value } from '@sinclair/typebox/value';
 import { consultField } from './consult';
-import { documentPart, isUuid } from './shapes';
+import { documentPart, isUuid, text } from './shapes';
 
 const uuid = () =>
   string().test(
@@ -56,20 +57,17 @@ const phone = /^[+()\d\s./-]{5,40}$/;
 
 /** What a new client's short form asks. */
 export const clientFormSchema = object({
-  name: string()
-    .trim()
+  name: text()
     .required(() => msg`Write a name`)
     .max(120, () => msg`At most 120 letters`),
-  phone: string()
-    .trim()
+  phone: text()
     .default('')
     .test(
       'phone',
       () => msg`Digits, spaces and + only`,
       (value) => value === '' || phone.test(value),
     ),
-  email: string()
-    .trim()
+  email: text()
     .default('')
     .email(() => msg`This is not an email address`)
     .max(200, () => msg`At most 200 letters`),
@@ -81,14 +79,12 @@ export const clientFormSchema = object({
     .integer(() => msg`A year, as 1994`)
     .min(1900, () => msg`A year after 1900`)
     .max(2100, () => msg`A year before 2100`),
-  guardianConsent: string()
-    .trim()
+  guardianConsent: text()
     .default('')
     .max(200, () => msg`At most 200 letters`),
   sensitivities: array()
     .of(
-      string()
-        .trim()
+      text()
         .required(() => msg`Say what it is`)
         .max(120, () => msg`At most 120 letters each`),
     )
@@ -117,7 +113,9 @@ export const clientInputSchema = clientFormSchema
     'drawable',
     () => msg`cannot be drawn`,
     function ({ taps, likeness }) {
-      const questions = questionTrace({ measurements: {}, taps, likeness });
+      // What is no face at all is said of by itself.
+      const read = Value.Check(TapsSchema, taps) && (!likeness || Value.Check(LandmarksSchema, likeness));
+      const questions = read ? questionTrace({ measurements: {}, taps, likeness }) : [];
       return questions.length === 0 || this.createError({ path: 'taps', message: questions.join(' ') });
     },
   )

@@ -23,12 +23,11 @@ import {
 } from '@toile/core';
 import { Value } from '@sinclair/typebox/value';
 import { uuid } from './client';
-import { day } from './shapes';
+import { day, text } from './shapes';
 
 const unknown = '${unknown} is not known here';
 const name = (what: 'maker' | 'line') =>
-  string()
-    .trim()
+  text()
     .required(() => msg`Write the ${term(what)}`)
     .max(200, () => msg`At most 200 letters`);
 const oneOf = <T extends string>(
@@ -39,13 +38,13 @@ const oneOf = <T extends string>(
     .oneOf([...words], () => msg`Choose a ${term(what)}`)
     .required(() => msg`Choose a ${term(what)}`);
 
+const isLab = (value: unknown): value is Lab =>
+  Array.isArray(value) &&
+  value.length === 3 &&
+  value.every((v) => typeof v === 'number' && Number.isFinite(v));
+
 /** A surface colour typed or read: what CIELAB can hold at all. */
-const surfaceLab = mixed<Lab>(
-  (value): value is Lab =>
-    Array.isArray(value) &&
-    value.length === 3 &&
-    value.every((v) => typeof v === 'number' && Number.isFinite(v)),
-)
+const surfaceLab = mixed<Lab>(isLab)
   .typeError(() => msg`Three numbers: L*, a* and b*`)
   .test(
     'surface',
@@ -61,8 +60,7 @@ export const productInputSchema = object({
   id: uuid().required(),
   maker: name('maker'),
   line: name('line'),
-  shade: string()
-    .trim()
+  shade: text()
     .max(200, () => msg`At most 200 letters`)
     .default(''),
   kind: oneOf(PRODUCT_KINDS, 'kind'),
@@ -73,8 +71,7 @@ export const productInputSchema = object({
   family: oneOf(FAMILIES, 'family'),
   ingredients: array()
     .of(
-      string()
-        .trim()
+      text()
         .required()
         .max(200, () => msg`At most 200 letters each`),
     )
@@ -122,7 +119,8 @@ export const productInputSchema = object({
     () => msg`cannot be`,
     function ({ kind, lab }) {
       const known = PRODUCT_KINDS.find((k) => k === kind);
-      const why = known && lab ? impossibleBecause(known, lab) : null;
+      // What is no colour at all is said of by itself.
+      const why = known && isLab(lab) ? impossibleBecause(known, lab) : null;
       return why === null || this.createError({ path: 'lab', message: why });
     },
   )
@@ -151,8 +149,7 @@ export const unitInputSchema = object({
     .min(0, () => msg`Not less than nothing`)
     .max(1e7, () => msg`At most 10 kg`)
     .required(() => msg`How much is in it, in mg`),
-  place: string()
-    .trim()
+  place: text()
     .default('')
     .max(120, () => msg`At most 120 letters`),
 }).noUnknown(unknown);
@@ -166,8 +163,7 @@ export const countInputSchema = object({
     .min(0, () => msg`Not less than nothing`)
     .max(1e7, () => msg`At most 10 kg`)
     .required(() => msg`How much is left, in mg`),
-  note: string()
-    .trim()
+  note: text()
     .default('')
     .max(200, () => msg`At most 200 letters`),
 }).noUnknown(unknown);
@@ -238,8 +234,7 @@ export const substitutionSchema = object({
     .max(3, () => msg`At most three products`)
     .required(),
   doseFactor: number().min(0.1).max(10).default(1),
-  reason: string()
-    .trim()
+  reason: text()
     .default('')
     .max(2000, () => msg`At most 2000 letters`),
 }).noUnknown(unknown);

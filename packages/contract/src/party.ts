@@ -1,3 +1,4 @@
+import { Value } from '@sinclair/typebox/value';
 import { object, string } from 'yup';
 import {
   isZone,
@@ -11,22 +12,22 @@ import {
   type Timed,
 } from '@toile/core';
 import { uuid } from './client';
-import { day, documentPart } from './shapes';
+import { day, documentPart, text } from './shapes';
+
+/** Whether it is a plan at all: what is none is said of by itself. */
+const isPlan = (plan: unknown): plan is PartyPlan => Value.Check(PartyPlanSchema, plan);
 
 /** A party: what it is called, when and where, and how its day is to go. */
 export const partyInputSchema = object({
   id: uuid().required(),
-  name: string()
-    .trim()
+  name: text()
     .required(() => msg`Name the party`)
     .max(120, () => msg`At most 120 letters`),
   date: day().required(() => msg`Choose a date`),
-  place: string()
-    .trim()
+  place: text()
     .default('')
     .max(200, () => msg`At most 200 letters`),
-  notes: string()
-    .trim()
+  notes: text()
     .default('')
     .max(4000, () => msg`At most 4,000 letters`),
   plan: documentPart<PartyPlan>(PartyPlanSchema, () => msg`The plan`)
@@ -34,13 +35,14 @@ export const partyInputSchema = object({
     .test(
       'zone',
       () => msg`A time zone, as Europe/Lisbon`,
-      (plan) => plan === undefined || isZone(plan.zone),
+      (plan) => !isPlan(plan) || isZone(plan.zone),
     )
     .test(
       'once',
       () => msg`Somebody is there twice`,
       (plan) => {
-        const ids = [...(plan?.guests ?? []), ...(plan?.rounds ?? [])].map((one) => one.id);
+        if (!isPlan(plan)) return true;
+        const ids = [...plan.guests, ...plan.rounds].map((one) => one.id);
         return new Set(ids).size === ids.length;
       },
     ),

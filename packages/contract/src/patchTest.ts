@@ -1,10 +1,13 @@
 import { array, object, string } from 'yup';
 import { isDay, msg, PATCH_PLACES, PATCH_RESULTS, type PatchTest } from '@toile/core';
 import { uuid } from './client';
-import { day } from './shapes';
+import { day, text } from './shapes';
 
 const instant = () =>
   string().matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, () => msg`an instant in UTC`);
+
+const isReading = (one: unknown): one is { readonly at: string } =>
+  typeof one === 'object' && one !== null && 'at' in one && typeof one.at === 'string';
 
 /**
  * A patch test as it is planned, laid and read; who read it and the product's name are the server's to say.
@@ -31,16 +34,14 @@ export const patchTestInputSchema = object({
         result: string()
           .oneOf([...PATCH_RESULTS])
           .required(() => msg`Say what was seen`),
-        note: string()
-          .trim()
+        note: text()
           .default('')
           .max(4000, () => msg`At most 4000 letters`),
       }).noUnknown('${unknown} is not known here'),
     )
     .max(12, () => msg`At most 12 readings`)
     .default([]),
-  note: string()
-    .trim()
+  note: text()
     .default('')
     .max(4000, () => msg`At most 4000 letters`),
 })
@@ -49,7 +50,9 @@ export const patchTestInputSchema = object({
     'order',
     () => msg`It is read after it was laid`,
     function ({ laidAt, readings }) {
-      const wrong = (readings ?? []).findIndex((reading) => !laidAt || reading.at < laidAt);
+      // What is no list of readings is said of by itself.
+      const read: readonly unknown[] = Array.isArray(readings) ? readings : [];
+      const wrong = read.findIndex((one) => isReading(one) && (!laidAt || one.at < laidAt));
       return wrong < 0
         ? true
         : this.createError({ path: `readings[${wrong}].at`, message: msg`It is read after it was laid` });

@@ -1,6 +1,7 @@
 import { object, string, type InferType } from 'yup';
 import { isZone, msg } from '@toile/core';
 import { mannerSchema } from './settings';
+import { text } from './shapes';
 
 /** A password is long rather than odd: length is what makes it hard to guess. */
 const LEAST_LETTERS = 12;
@@ -12,12 +13,10 @@ export const passwordField = () =>
 
 /** The first start of an installation: the studio, and its owner’s account. */
 export const setUpSchema = object({
-  studio: string()
-    .trim()
+  studio: text()
     .required(() => msg`Name the studio`)
     .max(120, () => msg`At most 120 letters`),
-  zone: string()
-    .trim()
+  zone: text()
     .required(() => msg`Say which time zone`)
     .test(
       'zone',
@@ -25,12 +24,10 @@ export const setUpSchema = object({
       (value) => value === undefined || isZone(value),
     ),
   manner: mannerSchema,
-  name: string()
-    .trim()
+  name: text()
     .required(() => msg`Write your name`)
     .max(120, () => msg`At most 120 letters`),
-  email: string()
-    .trim()
+  email: text()
     .required(() => msg`Write your email`)
     .email(() => msg`This is not an email address`)
     .max(200),

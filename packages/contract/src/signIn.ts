@@ -1,9 +1,9 @@
 import { object, string, type InferType } from 'yup';
 import { msg } from '@toile/core';
+import { text } from './shapes';
 
 export const signInSchema = object({
-  email: string()
-    .trim()
+  email: text()
     .required(() => msg`Write your email`)
     .email(() => msg`This is not an email address`)
     .max(200),

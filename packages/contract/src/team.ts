@@ -4,10 +4,10 @@ import { uuid } from './client';
 import { ROLES, type Role } from './roles';
 import { passwordField } from './setUp';
 import { secretField } from './share';
+import { text } from './shapes';
 
 const nameField = () =>
-  string()
-    .trim()
+  text()
     .required(() => msg`Write a name`)
     .max(120, () => msg`At most 120 letters`);
 const roleField = () =>
@@ -20,8 +20,7 @@ export const INVITE_DAYS = { invite: 7, reset: 1 } as const;
 /** Somebody is asked into the studio. The secret is made by whoever asks, and only its hash is kept. */
 export const inviteInputSchema = object({
   id: uuid().required(),
-  email: string()
-    .trim()
+  email: text()
     .required(() => msg`Write their email`)
     .email(() => msg`This is not an email address`)
     .max(200),

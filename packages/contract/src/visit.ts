@@ -1,7 +1,7 @@
 import { boolean, object, string, type InferType } from 'yup';
 import { CLIENT_RUN_UP, msg, OCCASIONS, OccasionSchema, type Occasion, type RunUpKind } from '@toile/core';
 import { uuid } from './client';
-import { day, documentPart } from './shapes';
+import { day, documentPart, text } from './shapes';
 
 /** How far a visit has come; one that was cancelled is kept, with why. */
 export const VISIT_STATES = ['asked', 'booked', 'done', 'cancelled'] as const;
@@ -22,16 +22,14 @@ export const visitInputSchema = object({
   date: day().required(() => msg`Choose a date`),
   startsAt: clock('09:20').required(() => msg`Choose a time`),
   readyBy: clock('11:30').nullable().default(null),
-  place: string()
-    .trim()
+  place: text()
     .default('')
     .max(200, () => msg`At most 200 letters`),
   partyId: uuid().nullable().default(null),
   state: string()
     .oneOf([...VISIT_STATES])
     .default('booked'),
-  reason: string()
-    .trim()
+  reason: text()
     .default('')
     .max(400, () => msg`At most 400 letters`)
     .when('state', ([state], schema) =>

@@ -15,7 +15,7 @@ import {
   type Told,
 } from '@toile/core';
 import { uuid } from './client';
-import { documentPart } from './shapes';
+import { documentPart, text } from './shapes';
 
 /** CIELAB typed by hand: within what skin can be. */
 export const labSchema = mixed<Lab>(
@@ -55,8 +55,7 @@ export const readingInputSchema = object({
   extras: array()
     .of(
       object({
-        name: string()
-          .trim()
+        name: text()
           .required(() => msg`Name the place`)
           .max(60, () => msg`At most 60 letters`),
         beside: string()
@@ -125,8 +124,7 @@ export const newVersionSchema = object({
     .integer()
     .min(1)
     .required(() => msg`Say which version this starts from`),
-  reason: string()
-    .trim()
+  reason: text()
     .default('')
     .max(4000, () => msg`At most 4000 letters`),
   chart: chartPart.required(),

@@ -5,6 +5,7 @@ import {
   fullMg,
   isPowder,
   isWet,
+  mayBeStirred,
   PRODUCT_KINDS,
   productName,
   shadeName,
@@ -65,4 +66,26 @@ test('a product is called by maker, line and shade; without a shade by no empty 
   expect([productName(named), shadeName(named)]).toEqual(['Oriel Milk', 'Milk']);
   const four = { ...named, line: 'Second Skin', shade: 'N4' };
   expect([productName(four), shadeName(four)]).toEqual(['Oriel Second Skin N4', 'Second Skin N4']);
+});
+
+test('nothing pressed is stirred into what is wet, whichever is named first; else the families decide', () => {
+  for (const one of TEXTURES)
+    for (const other of TEXTURES) {
+      const stirred = (texture: (typeof TEXTURES)[number]) =>
+        ({ texture, family: 'wax', kind: 'base' }) as const;
+      const scraped =
+        (one === 'pressed' && isWet({ texture: other, kind: 'base' })) ||
+        (other === 'pressed' && isWet({ texture: one, kind: 'base' }));
+      expect([one, other, mayBeStirred(stirred(one), stirred(other))]).toEqual([one, other, !scraped]);
+    }
+  const liquid = (family: Family) => ({ texture: 'liquid', family, kind: 'base' }) as const;
+  expect(mayBeStirred(liquid('water'), liquid('silicone'))).toBe(false);
+  expect(mayBeStirred(liquid('oil'), liquid('wax'))).toBe(true);
+  // A spray lies wet on nothing.
+  expect(
+    mayBeStirred(
+      { texture: 'pressed', family: 'water', kind: 'powder' },
+      { ...liquid('water'), kind: 'spray' },
+    ),
+  ).toBe(true);
 });
