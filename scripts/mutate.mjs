@@ -20,7 +20,7 @@ const SEED = numberAfter('--seed') ?? 1;
 /** A test that takes longer while all that runs is counted is not asked: what only it notices counts as missed. */
 const SLOWEST_MS = 12_000;
 const NOT_CODE = ['!**/*.test.ts', '!**/*.test.tsx', '!**/*.testing.ts', '!**/index.ts'];
-/** What is mutated and by which tests it is judged: files and a Jest configuration. */
+/** What is mutated and by which tests it is judged: files, and the tests' files or a Jest configuration. */
 function plan(topic) {
   if (topics.includes(topic))
     return {

@@ -18,11 +18,13 @@ import {
 import { build } from 'esbuild';
 import { APART, GIVEN, testsOf } from './collectTests.mjs';
 
-/** What `bundled` of the settings holds: test files from the root, and how long a test may take to be asked. */
 class BundledTestRunner {
   static inject = tokens(commonTokens.options);
+  /** Test files from the root, and how long a test may take to be asked, ms. */
   #settings;
+  /** Reads the tests of some files, or of all. */
   #load;
+  /** How long each test took, ms, by its id; of no one process alone. */
   #took;
 
   constructor(options) {

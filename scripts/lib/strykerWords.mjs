@@ -1,17 +1,12 @@
-/**
- * A plugin of Stryker: how a message is worded is no mutant (`npm run messages` looks after words, tests
- * after what is said).
- */
 const calleeOf = (node) => (node?.callee ?? node?.tag)?.name;
 
-/** What a literal stands under: its property's name, that of the list it is in, or null. */
+/** The property a literal is the value of, or in whose list it stands, by its name; null for none. */
 const underName = (path) => {
   const property = path.findParent((one) => one.isObjectProperty() || one.isCallExpression());
-  return property?.isObjectProperty() && property.node.value !== path.node.key
-    ? (property.node.key.name ?? property.node.key.value)
-    : null;
+  return property?.isObjectProperty() ? (property.node.key.name ?? property.node.key.value) : null;
 };
 
+/** Whether a literal is a text of a message: of `msg` or `plural`, of `term`, or in a table of messages. */
 function isWording(path) {
   const { node, parent } = path;
   if (node.type === 'TemplateLiteral')
@@ -28,6 +23,10 @@ function isWording(path) {
   return !names.includes(node.value) && names.includes(underName(path));
 }
 
+/**
+ * A plugin of Stryker: how a message is worded is no mutant (`npm run messages` looks after words, tests
+ * after what is said).
+ */
 export const strykerPlugins = [
   {
     kind: 'Ignore',

@@ -1,3 +1,4 @@
+import { Value } from '@sinclair/typebox/value';
 import { array, number, object, string, ValidationError, type InferType } from 'yup';
 import {
   FeaturesSchema,
@@ -16,7 +17,6 @@ import {
   type Measurements,
   type Taps,
 } from '@toile/core';
-import { Value } from '@sinclair/typebox/value';
 import { consultField } from './consult';
 import { documentPart, isUuid, text } from './shapes';
 

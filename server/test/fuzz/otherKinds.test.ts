@@ -4,8 +4,8 @@ import { SOUND } from './bodies';
 
 /** Where something else is written than was asked for: nothing, a word, a number, a list, a thing. */
 const OTHERS = [null, 'x', '', 1, -1, true, [], {}, [1], ['x'], [null], { a: 1 }, [{}]];
-/** Deeper than this, or further along a list, everything is of a kind that stood before it. */
-const [MOST_DEEP, MOST_ALONG] = [5, 12];
+/** No deeper, no further along a list, no more places of one body: what is beyond is like what stood before. */
+const [MOST_DEEP, MOST_ALONG, MOST_PLACES] = [5, 12, 160];
 
 type Place = readonly (string | number)[];
 type Body = null | boolean | number | string | readonly Body[] | { readonly [key: string]: Body };
@@ -33,7 +33,7 @@ test.each(Object.keys(SOUND) as WriteName[])(
   async (name) => {
     const body = JSON.parse(JSON.stringify(SOUND[name]().body)) as Body;
     let refused = 0;
-    for (const place of placesOf(body).slice(0, 160))
+    for (const place of placesOf(body).slice(0, MOST_PLACES))
       for (const other of OTHERS) {
         const sent = spoilt(body, place, other);
         const said: unknown = await BODIES[name]
