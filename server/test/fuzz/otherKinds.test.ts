@@ -4,7 +4,7 @@ import { SOUND } from './bodies';
 
 /** Where something else is written than was asked for: nothing, a word, a number, a list, a thing. */
 const OTHERS = [null, 'x', '', 1, -1, true, [], {}, [1], ['x'], [null], { a: 1 }, [{}]];
-/** No deeper, no further along a list, no more places of one body: what is beyond is like what stood before. */
+/** No deeper, no further along a list, no more places of a body: beyond is what is like what stood before. */
 const [MOST_DEEP, MOST_ALONG, MOST_PLACES] = [5, 12, 160];
 
 type Place = readonly (string | number)[];
