@@ -2,7 +2,8 @@ import { array, boolean, mixed, object, string } from 'yup';
 import { CONSULT_QUESTIONS, msg, type Consult, type ConsultKey } from '@toile/core';
 import { uuid } from './client';
 import { consultField } from './consult';
-import { day, text } from './shapes';
+import { day } from './shapes';
+import { text } from './text';
 import { secretField } from './share';
 
 /** How long a client may answer by a link, days. */

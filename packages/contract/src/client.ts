@@ -18,7 +18,8 @@ import {
   type Taps,
 } from '@toile/core';
 import { consultField } from './consult';
-import { documentPart, isUuid, text } from './shapes';
+import { documentPart, isUuid } from './shapes';
+import { text } from './text';
 
 const uuid = () =>
   string().test(

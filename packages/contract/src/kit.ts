@@ -23,7 +23,8 @@ import {
 } from '@toile/core';
 import { Value } from '@sinclair/typebox/value';
 import { uuid } from './client';
-import { day, text } from './shapes';
+import { day } from './shapes';
+import { text } from './text';
 
 const unknown = '${unknown} is not known here';
 const name = (what: 'maker' | 'line') =>

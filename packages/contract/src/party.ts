@@ -12,7 +12,8 @@ import {
   type Timed,
 } from '@toile/core';
 import { uuid } from './client';
-import { day, documentPart, text } from './shapes';
+import { day, documentPart } from './shapes';
+import { text } from './text';
 
 /** Whether it is a plan at all: what is none is said of by itself. */
 const isPlan = (plan: unknown): plan is PartyPlan => Value.Check(PartyPlanSchema, plan);

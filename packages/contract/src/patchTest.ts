@@ -1,7 +1,8 @@
 import { array, object, string } from 'yup';
 import { isDay, msg, PATCH_PLACES, PATCH_RESULTS, type PatchTest } from '@toile/core';
 import { uuid } from './client';
-import { day, text } from './shapes';
+import { day } from './shapes';
+import { text } from './text';
 
 const instant = () =>
   string().matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, () => msg`an instant in UTC`);

@@ -1,7 +1,7 @@
 import { object, string, type InferType } from 'yup';
 import { isZone, msg } from '@toile/core';
 import { mannerSchema } from './settings';
-import { text } from './shapes';
+import { text } from './text';
 
 /** A password is long rather than odd: length is what makes it hard to guess. */
 const LEAST_LETTERS = 12;

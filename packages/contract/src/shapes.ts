@@ -22,15 +22,6 @@ export function documentPart<T extends object>(
   );
 }
 
-/**
- * A Yup field for a text, without the spaces round it. Yup's own `trim` breaks on what is no text; this says
- * so beside the field.
- */
-export const text = () =>
-  string()
-    .transform((value: unknown) => (typeof value === 'string' ? value.trim() : value))
-    .typeError(() => msg`This is not a text`);
-
 const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/;
 export const isUuid = (text: string): boolean => UUID.test(text);
 

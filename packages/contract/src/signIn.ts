@@ -1,6 +1,6 @@
 import { object, string, type InferType } from 'yup';
 import { msg } from '@toile/core';
-import { text } from './shapes';
+import { text } from './text';
 
 export const signInSchema = object({
   email: text()

@@ -4,7 +4,7 @@ import { uuid } from './client';
 import { ROLES, type Role } from './roles';
 import { passwordField } from './setUp';
 import { secretField } from './share';
-import { text } from './shapes';
+import { text } from './text';
 
 const nameField = () =>
   text()

@@ -1,7 +1,8 @@
 import { boolean, object, string, type InferType } from 'yup';
 import { CLIENT_RUN_UP, msg, OCCASIONS, OccasionSchema, type Occasion, type RunUpKind } from '@toile/core';
 import { uuid } from './client';
-import { day, documentPart, text } from './shapes';
+import { day, documentPart } from './shapes';
+import { text } from './text';
 
 /** How far a visit has come; one that was cancelled is kept, with why. */
 export const VISIT_STATES = ['asked', 'booked', 'done', 'cancelled'] as const;

@@ -15,7 +15,8 @@ import {
   type Told,
 } from '@toile/core';
 import { uuid } from './client';
-import { documentPart, text } from './shapes';
+import { documentPart } from './shapes';
+import { text } from './text';
 
 /** CIELAB typed by hand: within what skin can be. */
 export const labSchema = mixed<Lab>(
