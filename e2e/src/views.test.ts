@@ -455,7 +455,15 @@ test.each([
   const stumble = async (): Promise<void> => {
     // Looks that are none: the list cannot be drawn.
     await page.route('**/api/looks', (route) => route.fulfill({ json: [null] }));
-    await page.getByRole('link', { name: 'Looks', exact: true }).click();
+    const asked = page.waitForRequest('**/api/looks').then(() => true);
+    const soon = (): Promise<false> => page.waitForTimeout(1_000).then(() => false);
+    // Asked for less than a second ago (app/_layout.tsx), they are not asked for
+    // again: who is that quick goes away once more and comes back.
+    do {
+      await page.getByRole('link', { name: 'Clients', exact: true }).click();
+      await page.getByRole('link', { name: 'Isaura Penhallow' }).waitFor();
+      await page.getByRole('link', { name: 'Looks', exact: true }).click();
+    } while (!(await Promise.race([asked, soon()])));
     await alert.getByText('This place has stumbled').waitFor();
     expect(new URL(page.url()).pathname).toBe('/looks');
   };
@@ -464,8 +472,6 @@ test.each([
   // At once: what it stumbled over was asked for a moment ago.
   await alert.getByRole('button', { name: 'Open it again' }).click();
   await page.getByText('Harbour Morning').first().waitFor();
-  await page.getByRole('link', { name: 'Clients', exact: true }).click();
-  await page.getByRole('link', { name: 'Isaura Penhallow' }).waitFor();
   await stumble();
   await page.getByRole('link', { name: 'Clients', exact: true }).click();
   await page.getByRole('link', { name: 'Isaura Penhallow' }).waitFor();
