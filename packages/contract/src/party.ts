@@ -12,7 +12,7 @@ import {
   type Timed,
 } from '@toile/core';
 import { uuid } from './client';
-import { day, documentPart } from './shapes';
+import { day, documentPart, instant } from './shapes';
 import { text } from './text';
 
 /** Whether it is a plan at all: what is none is said of by itself. */
@@ -66,9 +66,7 @@ export const partyEventInputSchema = object({
   item: string()
     .required(() => msg`Say of what`)
     .max(160, () => msg`At most 160 letters`),
-  at: string()
-    .required()
-    .matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, () => msg`an instant in UTC`),
+  at: instant().required(),
   into: string()
     .min(1)
     .max(60, () => msg`At most 60 letters`),

@@ -1,11 +1,8 @@
 import { array, object, string } from 'yup';
-import { isDay, msg, PATCH_PLACES, PATCH_RESULTS, type PatchTest } from '@toile/core';
+import { msg, PATCH_PLACES, PATCH_RESULTS, type PatchTest } from '@toile/core';
 import { uuid } from './client';
-import { day } from './shapes';
+import { day, instant } from './shapes';
 import { text } from './text';
-
-const instant = () =>
-  string().matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, () => msg`an instant in UTC`);
 
 const isReading = (one: unknown): one is { readonly at: string } =>
   typeof one === 'object' && one !== null && 'at' in one && typeof one.at === 'string';
@@ -20,13 +17,7 @@ export const patchTestInputSchema = object({
   place: string()
     .oneOf([...PATCH_PLACES])
     .required(() => msg`Say where it is laid`),
-  plannedFor: day()
-    .required(() => msg`Choose a day`)
-    .test(
-      'day',
-      () => msg`A date, as 2031-05-14`,
-      (value) => value === undefined || isDay(value),
-    ),
+  plannedFor: day().required(() => msg`Choose a day`),
   laidAt: instant().nullable().default(null),
   readings: array()
     .of(

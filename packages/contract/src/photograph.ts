@@ -9,6 +9,7 @@ import {
   type Point,
 } from '@toile/core';
 import { uuid } from './client';
+import { instant } from './shapes';
 
 const px = () =>
   number()
@@ -22,9 +23,7 @@ const MOST_LETTERS = Math.ceil(KEPT_PHOTOGRAPHS.bytes / 3) * 4;
 /** A photograph the studio is to keep: what was tapped on it, and the picture as a JPEG in base64. */
 export const photographInputSchema = object({
   id: uuid().required(),
-  at: string()
-    .matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, () => msg`an instant in UTC`)
-    .required(() => msg`Say when it was taken`),
+  at: instant().required(() => msg`Say when it was taken`),
   light: string<PhotoLight>()
     .oneOf([...PHOTO_LIGHTS])
     .required(() => msg`Say by which light`),

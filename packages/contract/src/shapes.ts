@@ -1,7 +1,7 @@
 import type { TSchema } from '@sinclair/typebox';
 import { Value } from '@sinclair/typebox/value';
 import { mixed, string, type MixedSchema } from 'yup';
-import { isDay, msg } from '@toile/core';
+import { INSTANT_PATTERN, isDay, msg, UUID_PATTERN } from '@toile/core';
 
 /** A Yup field that holds a document part described by core's schema: the rule stays written once. */
 export function documentPart<T extends object>(
@@ -22,7 +22,7 @@ export function documentPart<T extends object>(
   );
 }
 
-const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/;
+const UUID = new RegExp(UUID_PATTERN);
 export const isUuid = (text: string): boolean => UUID.test(text);
 
 /** A Yup field for a day of the calendar as YYYY-MM-DD. */
@@ -33,3 +33,7 @@ export const day = () =>
     (value: string | null | undefined) =>
       value === undefined || value === null || value === '' || isDay(value),
   );
+
+const INSTANT = new RegExp(INSTANT_PATTERN);
+/** A Yup field for an instant in UTC, as 2031-05-14T09:20:00Z. */
+export const instant = () => string().matches(INSTANT, () => msg`an instant in UTC`);

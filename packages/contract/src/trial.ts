@@ -1,6 +1,5 @@
 import { array, boolean, mixed, number, object, string } from 'yup';
 import {
-  isDay,
   msg,
   SCHOOL_ANSWERS,
   SCHOOL_NAMES,
@@ -28,7 +27,7 @@ import {
 } from '@toile/core';
 import { uuid } from './client';
 import { substitutionSchema } from './kit';
-import { documentPart } from './shapes';
+import { day, documentPart, instant } from './shapes';
 
 const unknown = '${unknown} is not known here';
 
@@ -97,14 +96,9 @@ const isAspect = (value: unknown): value is keyof typeof ASKS =>
 export const trialInputSchema = object({
   id: uuid().required(),
   version: number().integer().min(1).required(),
-  date: string()
-    .required(() => msg`Say on which day`)
-    .test(
-      'day',
-      () => msg`A date, as 2031-05-14`,
-      (value: string | undefined) => value === undefined || isDay(value),
-    ),
+  date: day().required(() => msg`Say on which day`),
   ask: mixed<TrialAsk>((value): value is TrialAsk => value !== null && typeof value === 'object')
+    .typeError(() => msg`Say what is compared`)
     .required(() => msg`Say what is compared`)
     .test(
       'ask',
@@ -178,9 +172,7 @@ export const sendTrialSchema = object({
     .required(() => msg`The link is not whole`)
     .max(200),
   id: uuid().required(),
-  at: string()
-    .matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, () => msg`an instant in UTC`)
-    .required(),
+  at: instant().required(),
   seen: array()
     .of(
       object({

@@ -17,15 +17,13 @@ import {
   type WorkedHabit,
 } from '@toile/core';
 import { uuid } from './client';
-import { documentPart } from './shapes';
+import { documentPart, instant } from './shapes';
 import { secretField } from './share';
 import type { AskedOfHalves } from './trial';
 
 /** How long a client may tell by a link, days: the day itself and the night after it. */
 export const WEAR_LINK_DAYS = 2;
 
-const instant = () =>
-  string().matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, () => msg`an instant in UTC`);
 const zone = string().oneOf([...TRIAL_ZONES], () => msg`not a zone of the face`);
 
 const look = {

@@ -15,7 +15,7 @@ import {
   type Told,
 } from '@toile/core';
 import { uuid } from './client';
-import { documentPart } from './shapes';
+import { documentPart, instant } from './shapes';
 import { text } from './text';
 
 /** CIELAB typed by hand: within what skin can be. */
@@ -40,9 +40,7 @@ const samples = array()
 /** A skin reading: the raw samples of each zone, kept as they were taken. */
 export const readingInputSchema = object({
   id: uuid().required(),
-  at: string()
-    .required()
-    .matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, () => msg`an instant in UTC`),
+  at: instant().required(),
   source: string()
     .oneOf(['reader', 'typed', 'import'] as const)
     .required(),
@@ -139,9 +137,7 @@ export const chairEventSchema = object({
   kind: string()
     .oneOf([...EVENT_KINDS])
     .required(),
-  at: string()
-    .required()
-    .matches(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}(\.\d+)?Z$/, () => msg`an instant in UTC`),
+  at: instant().required(),
   deviation: documentPart<Deviation>(DeviationSchema, () => msg`The deviation`).when(
     'kind',
     ([kind], schema) => (kind === 'deviation' ? schema.required(() => msg`Say what was different`) : schema),

@@ -32,6 +32,7 @@ export {
   term,
   type Telling,
 } from './messages';
+export { INSTANT_PATTERN, UUID_PATTERN } from './patterns';
 export { plainWords } from './plainWords';
 // Both fade: the one of looks is meant where nothing else is said.
 export { faded } from './face';
