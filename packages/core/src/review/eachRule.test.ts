@@ -1,3 +1,5 @@
+import { Value } from '@sinclair/typebox/value';
+import { chartSchemaOf, type Chart } from '../look';
 import { RULES, type Severity } from '.';
 import { sceneOf } from './eachRule.testing';
 
@@ -157,6 +159,23 @@ test.each(SAYS.filter(([, , mends]) => mends).map(([rule]) => rule))(
       const now = new Map(mended.steps.map((step) => [step.id, step]));
       const others = chart.steps.filter(({ id, title }) => !stepIds.includes(id) && !also.includes(title));
       expect(others.map(({ id }) => now.get(id))).toEqual(others);
+    }
+  },
+);
+
+const wrongIn = (chart: Chart): string[] =>
+  [...Value.Errors(chartSchemaOf(chart), chart)].map(({ path, message }) => `${path}: ${message}`);
+
+test.each(SAYS.filter(([, , mends]) => mends).map(([rule]) => rule))(
+  'what mends %s makes a chart there can be, of which it is said no more',
+  (rule) => {
+    const { chart, found, again } = sceneOf(rule);
+    expect(wrongIn(chart)).toEqual([]);
+    for (const { fix, stepIds, rule: own } of found.filter((finding) => finding.rule === rule)) {
+      const mended = fix!.apply(chart);
+      expect(wrongIn(mended)).toEqual([]);
+      const said = again(mended).filter((finding) => finding.rule === own);
+      expect(said.map((finding) => finding.stepIds.join())).not.toContain(stepIds.join());
     }
   },
 );

@@ -1,6 +1,6 @@
 import { shiftDepth, type Lab } from '../colour';
-import type { Step } from '../look';
-import { reviewChart } from '.';
+import type { Chart, Step } from '../look';
+import { reviewChart, type ReviewFinding } from '.';
 import { id } from '../look/look.testing';
 import {
   added,
@@ -396,13 +396,18 @@ export const SPEAKS: Readonly<Record<string, () => Scene>> = {
   'long-in-the-chair': () => scene(withStep('eye', { handsOnMinutes: 110 })),
 };
 
-const scenes = new Map<string, Scene & { readonly found: ReturnType<typeof reviewChart> }>();
+type Reviewed = Scene & {
+  readonly found: readonly ReviewFinding[];
+  /** What is said of another chart in the same scene. */ readonly again: (chart: Chart) => ReviewFinding[];
+};
+const scenes = new Map<string, Reviewed>();
 /** Each scene is built and reviewed once. */
 export const sceneOf = (rule: string) => {
   let held = scenes.get(rule);
   if (!held) {
     const made = SPEAKS[rule]!();
-    scenes.set(rule, (held = { ...made, found: reviewChart(made.chart, made.kit, {}, made.wears) }));
+    const again = (chart: Chart): ReviewFinding[] => reviewChart(chart, made.kit, {}, made.wears);
+    scenes.set(rule, (held = { ...made, found: again(made.chart), again }));
   }
   return held;
 };

@@ -89,7 +89,7 @@ export const STEPS = {
 };
 export type Name = keyof typeof STEPS;
 export const QUIET: Chart = {
-  format: 'toile.chart/1',
+  format: 'toile.chart/2',
   id: id(1),
   version: 1,
   parent: null,

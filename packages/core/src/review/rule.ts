@@ -110,8 +110,6 @@ export type Reviewed = {
   readonly zone: (zone: SkinZone) => Lab | null;
   readonly shapes: (step: Step) => readonly PlacedShape[];
   readonly touch: (one: Step, other: Step) => boolean;
-  /** Steps before this one that lie under it, lowest first. */
-  readonly under: (step: Step) => readonly Step[];
   /** The colour of a step's product or mix laid on a ground at the step's dose; null for what has none. */
   readonly over: (ground: Lab, step: Step) => Lab | null;
   readonly products: (step: Step) => readonly ProductSnapshot[];
@@ -250,7 +248,6 @@ export function reviewed(
             groupOf(s) === groupOf(step) &&
             shareOfSmaller(cover(s), cover(step)) > SAME_SPOT,
         ),
-    under: (step) => steps.slice(0, steps.indexOf(step)).filter((s) => s.role !== 'care' && touch(s, step)),
     over,
     colour: (step) => colour(step).lab,
     misses,
