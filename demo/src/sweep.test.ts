@@ -64,7 +64,7 @@ describe.each([
         if (step.role !== 'contour') return [];
         const gap = fitted.gaps[step.id];
         if (step.use.length === 0)
-          return gap?.buy && fitted.notes.some((n) => n.includes(gap.words))
+          return gap?.buy && fitted.notes.some((n) => n.includes(gap.why))
             ? []
             : [`${says}: ${step.title} has nothing and says nothing`];
         const lab = fitted.proposals[step.id]![0]!.lab!;
@@ -90,7 +90,7 @@ describe.each([
         const could = owned[0]!.some((a) =>
           owned[1]!.some((b) => toldApart(wornColourOf(a.use)!, wornColourOf(b.use)!)),
         );
-        const said = fitted.notes.some((note) => note.includes('come out alike'));
+        const said = fitted.notes.some((note) => note.includes('the kit has nothing further apart'));
         return could || !said ? [`${says}: ${pair.lighter.title} and ${pair.deeper.title}`] : [];
       }),
     );

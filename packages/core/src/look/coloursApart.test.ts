@@ -1,7 +1,16 @@
 import fc from 'fast-check';
 import type { Lab } from '../colour';
 import { snapshotOf } from '../kit';
-import { chosenApart, wornColourOf, pairsMeantApart, fitLook, newStep, toldApart, type LookStep } from '.';
+import {
+  alikeInWords,
+  chosenApart,
+  wornColourOf,
+  pairsMeantApart,
+  fitLook,
+  newStep,
+  toldApart,
+  type LookStep,
+} from '.';
 import { brownAt, client, id, kitWithShadows, OCCASION, product, STAMP, TWO_SHADOWS } from './look.testing';
 
 const at = brownAt;
@@ -211,7 +220,9 @@ describe('fitted', () => {
     for (const step of [lid, socket]) expect(shadeOf(proposals[step.id]![0]!)).toBe(shadeOf(step));
     const alone = fitted(3, 8.2);
     expect([shadeOf(alone.lid), shadeOf(alone.socket)]).toEqual(['S8.2', 'S8.2']);
-    expect(alone.notes).toContain('Lid and Socket come out alike: the kit has nothing further apart.');
+    expect(alone.notes).toContain(
+      'Socket is meant deeper than lid and comes out alike: the kit has nothing further apart.',
+    );
     expect(notes.filter((note) => note.includes('alike'))).toEqual([]);
   });
 
@@ -257,4 +268,26 @@ describe('fitted', () => {
     const depths = [lid, socket].map((step) => Number(shadeOf(step).slice(1)));
     expect(depths[1]! - depths[0]!).toBeGreaterThanOrEqual(2);
   });
+});
+
+test.each([
+  [8, 8, 'comes out alike'],
+  [8, 7.6, 'comes out alike'],
+  [8, 7.4, 'is 0.6 steps lighter'],
+  [12, 8, 'is 4.0 steps lighter'],
+] as const)('a lid of depth %d and a socket of %d: it %s', (lid, socket, said) => {
+  const step = (title: string, depth: number) => ({
+    title,
+    use: [
+      {
+        unitId: null,
+        product: snapshotOf(product(1, 'shadow', brownAt(depth, 10, 16))),
+        parts: 1,
+        measure: 'dot' as const,
+      },
+    ],
+  });
+  expect(alikeInWords({ lighter: step('Lid', lid), deeper: step('Socket', socket) })).toBe(
+    `Socket is meant deeper than lid and ${said}`,
+  );
 });

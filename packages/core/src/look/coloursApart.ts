@@ -1,4 +1,5 @@
 import { deltaE2000, depthOf, type Lab } from '../colour';
+import { msg } from '../messages';
 import type { LookStep, Step } from './document';
 import { colourOfUse, type Proposal } from './propose';
 import { stepsOfVariant } from './variants';
@@ -102,6 +103,16 @@ export function toldApart(lighter: WornColour, deeper: WornColour): boolean {
 export function comeOutAlike({ lighter, deeper }: ApartPair<Pick<Step, 'use'>>): boolean {
   const [light, deep] = [lighter, deeper].map(({ use }) => wornColourOf(use));
   return !!light && !!deep && !toldApart(light, deep);
+}
+
+/** Such a pair told in words, with what follows of it: alike, or the wrong way round. */
+export function alikeInWords({ lighter, deeper }: ApartPair<Pick<Step, 'use' | 'title'>>): string {
+  const [light, deep] = [lighter, deeper].map(({ use }) => wornColourOf(use));
+  const lighterBy = light && deep ? depthOf(light.lab) - depthOf(deep.lab) : 0;
+  const [one, other] = [deeper.title, lighter.title.toLowerCase()];
+  return lighterBy >= -TOLD_APART.sameDepth
+    ? msg`${one} is meant deeper than ${other} and is ${lighterBy.toFixed(1)} steps lighter`
+    : msg`${one} is meant deeper than ${other} and comes out alike`;
 }
 
 type Choice = Pick<Proposal, 'use' | 'cost' | 'costs'>;

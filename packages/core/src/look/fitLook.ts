@@ -8,7 +8,7 @@ import { boundStep } from './boundStep';
 import type { Adaptation, Chart, ClientSnapshot, Look, LookStep, Occasion, Step } from './document';
 import { CHART_FORMAT } from './document';
 import { madeExactByPowder } from './exactByPowder';
-import { chosenApart, comeOutAlike, pairsMeantApart } from './coloursApart';
+import { alikeInWords, chosenApart, comeOutAlike, pairsMeantApart } from './coloursApart';
 import { inOrder } from './phaseOrder';
 import { TOOL_FOR_TEXTURE } from './toolInstead';
 import { atHand, productsInWords, type FitContext, type Proposal } from './propose';
@@ -167,8 +167,8 @@ function colouredApart(
     );
   }
   const chosen = steps.map((step) => ({ ...step, use: [...(moved.get(step.id)?.[0]?.use ?? step.use)] }));
-  for (const { lighter, deeper } of pairsMeantApart(chosen).filter(comeOutAlike))
-    notes.push(msg`${lighter.title} and ${deeper.title} come out alike: the kit has nothing further apart.`);
+  for (const pair of pairsMeantApart(chosen).filter(comeOutAlike))
+    notes.push(msg`${alikeInWords(pair)}: the kit has nothing further apart.`);
   return { steps: chosen, proposals: Object.fromEntries(moved), notes };
 }
 
@@ -192,18 +192,29 @@ const forbidsAnything = ({ finishes, kinds, places = [], shapes = [] }: Look['fo
   finishes.length + kinds.length + places.length + shapes.length > 0;
 
 /** What the kit has nothing for, how far the nearest is and what would do it. */
-export function gapInWords({ words, mixNeeds, buy }: StepGap): string {
-  return [words, mixNeeds ? msg`Stirred, ${mixNeeds} would do it.` : null, buy ? msg`Buy ${buy}.` : null]
+export const gapInWords = (gap: StepGap): string => withRemedy(gap.words, gap);
+
+const withRemedy = (words: string, { mixNeeds, buy }: StepGap): string =>
+  [words, mixNeeds ? msg`Stirred, ${mixNeeds} would do it.` : null, buy ? msg`Buy ${buy}.` : null]
     .filter(Boolean)
     .join(' ');
-}
 
-/** All a kit has nothing for, in sentences: what only nobody has read is said once for all of it. */
+/**
+ * All a kit has nothing for, in sentences: what only nobody has read is said once for all of it, and what is
+ * wanting for several steps alike once for them.
+ */
 export function gapsInWords(gaps: readonly { readonly title: string; readonly gap: StepGap }[]): string[] {
   const unread = gaps.filter(({ gap }) => gap.unread > 0);
-  const rest = gaps
-    .filter(({ gap }) => gap.unread === 0 || unread.length < 2)
-    .map(({ gap }) => gapInWords(gap));
+  const alike = new Map<string, { readonly titles: string[]; readonly gap: StepGap }>();
+  for (const { title, gap } of gaps.filter(({ gap }) => gap.unread === 0 || unread.length < 2)) {
+    const said = withRemedy(gap.why, gap);
+    const known = alike.get(said);
+    if (known) known.titles.push(title.toLowerCase());
+    else alike.set(said, { titles: [title], gap });
+  }
+  const rest = [...alike].map(([said, { titles, gap }]) =>
+    titles.length === 1 ? gapInWords(gap) : `${listed(titles)}: ${said}`,
+  );
   if (unread.length < 2) return rest;
   const named = unread.map(({ title, gap }) => `${title.toLowerCase()} (${gap.unread})`);
   return [

@@ -73,6 +73,7 @@ export {
 export { fitLook, gapInWords, gapsInWords, type FitOptions, type FittedLook, type Stamp } from './fitLook';
 export {
   chosenApart,
+  alikeInWords,
   comeOutAlike,
   isToldApart,
   pairsMeantApart,

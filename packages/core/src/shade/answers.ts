@@ -56,6 +56,8 @@ export type ShadeAnswer = {
 export type StepGap = {
   /** 'Lid: nothing in the kit does this. …', with how far the nearest is. */
   readonly words: string;
+  /** The same without the step's name, which may be told of several. */
+  readonly why: string;
   readonly nearest: ShadeAnswer | null;
   /** What stirred into the nearest would do it; null where no mix is thinkable. */
   readonly mixNeeds: string | null;

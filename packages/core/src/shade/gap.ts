@@ -84,7 +84,14 @@ function reasonsInWords(ruledOut: StepMatch['ruledOut']): string {
 }
 
 /** Why nothing does a step, with the nearest, what stirred into it would do it, and what to buy. */
-export function gapOf({
+export function gapOf(asked: GapAsked): StepGap {
+  const { ask } = asked;
+  const gap = unnamedGap(asked);
+  const what = ask.title ?? msg`This ${ask.wants.kinds.map((one) => term(one)).join(msg` or `)}`;
+  return { ...gap, words: `${what}: ${gap.why}` };
+}
+
+function unnamedGap({
   ask,
   role,
   target,
@@ -94,7 +101,7 @@ export function gapOf({
   outside,
   ruledOut,
   minded,
-}: GapAsked): StepGap {
+}: GapAsked): Omit<StepGap, 'words'> {
   const [nearest] = outside;
   const kind = ask.wants.kinds.map((one) => term(one)).join(msg` or `);
   const { finishes, coverages, families } = ask.wants;
@@ -115,7 +122,6 @@ export function gapOf({
           passedOver,
         )` ${passedOver} more at hand has no colour read: read first.| ${passedOver} more at hand have no colour read: read first.`
       : '';
-  const what = ask.title ?? msg`This ${kind}`;
   if (unread.length > 0) {
     const [only, ...others] = unread;
     const whose =
@@ -123,7 +129,7 @@ export function gapOf({
         ? msg`${productName(only!)} has no colour read`
         : msg`none of ${unread.length} at hand has its colour read`;
     return {
-      words: msg`${what}: ${whose}, so nobody can say what suits. Read ${others.length === 0 ? msg`its pan` : msg`their pans`}, or choose by eye.`,
+      why: msg`${whose}, so nobody can say what suits. Read ${others.length === 0 ? msg`its pan` : msg`their pans`}, or choose by eye.`,
       nearest: null,
       mixNeeds: null,
       buy: null,
@@ -136,7 +142,7 @@ export function gapOf({
       ? msg` The nearest at hand, ${nearest.parts.map((p) => productName(p.product)).join(msg` with `)}, ${nearest.misses[0]!.words}.`
       : '';
     return {
-      words: msg`${what}: nothing at hand does this. It wants ${wanted}, which is in no case.${instead}`,
+      why: msg`nothing at hand does this. It wants ${wanted}, which is in no case.${instead}`,
       nearest: nearest ?? null,
       mixNeeds: null,
       buy: wanted,
@@ -145,7 +151,7 @@ export function gapOf({
   }
   if (!nearest)
     return {
-      words: msg`${what}: no ${kind} of the kit can be used${ruledOut.length > 0 ? `: ${reasonsInWords(ruledOut)}` : ''}. Choose something or leave it out.`,
+      why: msg`no ${kind} of the kit can be used${ruledOut.length > 0 ? `: ${reasonsInWords(ruledOut)}` : ''}. Choose something or leave it out.`,
       nearest: null,
       mixNeeds: null,
       buy: `${some(ask.wants.kinds, finish)}${target ? `, ${colourToBuy(target, ask.role)}` : ''}${free}`,
@@ -157,7 +163,7 @@ export function gapOf({
   const other = nearest.lab && target ? opposite(target, nearest.lab, ask.wants.kinds[0]!) : null;
   const mixable = other !== null && isMixable(ask);
   return {
-    words: msg`${what}: nothing in the kit does this. The nearest, ${name}, ${miss.words}.${more}`,
+    why: msg`nothing in the kit does this. The nearest, ${name}, ${miss.words}.${more}`,
     nearest,
     mixNeeds: mixable ? msg`${name} half and half with one ${colourToBuy(other, ask.role)}` : null,
     buy: `${some(ask.wants.kinds, finish)}${asks ? `, ${colourToBuy(asks, ask.role)}` : ''}${free}`,

@@ -79,6 +79,9 @@ export const isUnderEye = (step: Pick<ShadeAsk, 'placements'>): boolean => {
   return guides.length > 0 && guides.every((guide) => UNDER_EYE.includes(guide));
 };
 
+const asksShimmer = ({ wants: { finishes = [] } }: Pick<ShadeAsk, 'wants'>): boolean =>
+  finishes.length > 0 && finishes.every((one) => one === 'shimmer');
+
 /** Depth a step asks for relative to skin, in shade steps; null where it asks for a fixed colour or none. */
 export function askedSteps({ shade }: Pick<ShadeAsk, 'shade'>): number | null {
   return shade !== null && 'relative' in shade ? shade.relative.depthSteps : null;
@@ -107,7 +110,8 @@ export function shadeRoleOf(
     case 'brow':
       return 'brow';
     case 'eye':
-      return guidesOf(step).some((guide) => SOCKET.includes(guide)) ? 'socket' : 'lid';
+      // What is asked to shimmer is no shadow, wherever on the lid it lies.
+      return guidesOf(step).some((guide) => SOCKET.includes(guide)) && !asksShimmer(step) ? 'socket' : 'lid';
     case 'lip':
       return step.wants.kinds.includes('lip liner') && !step.wants.kinds.includes('lip colour')
         ? null

@@ -3,6 +3,7 @@ import { GUIDES_OF_SKIN, isAtEyesOrLips, sidesWhere, type Placement, type SkinPl
 import {
   basesFace,
   bringsBaseTo,
+  alikeInWords,
   comeOutAlike,
   pairsMeantApart,
   shownOfStep,
@@ -560,14 +561,10 @@ function alike(on: Reviewed, role: 'eye' | 'lip'): Found[] {
   return pairs.flatMap(({ lighter, deeper }) => {
     const [light, deep] = [on.colour(lighter), on.colour(deeper)];
     if (!light || !deep || !comeOutAlike({ lighter, deeper })) return [];
-    const by = stepsFrom(deep, light);
-    const [one, other] = [deeper.title, lighter.title.toLowerCase()];
     return [
       found(
         [deeper, lighter],
-        by <= -0.5
-          ? msg`${one} is meant deeper than ${other} and is ${(-by).toFixed(1)} steps lighter.`
-          : msg`${one} is meant deeper than ${other} and comes out alike.`,
+        `${alikeInWords({ lighter, deeper })}.`,
         anotherApart(on, deeper, pairs) ?? anotherApart(on, lighter, pairs),
       ),
     ];

@@ -100,14 +100,13 @@ export const lid: Judge = ({ own }, { skin, contrast }, how) => {
   ];
 };
 
-/** A shadow in the socket: deeper than the lid, unless it shimmers. */
-export const socket: Judge = ({ own, finish }, { skin, contrast }, how) => {
+/** A shadow in the socket: deeper than the lid. */
+export const socket: Judge = ({ own }, { skin, contrast }, how) => {
   const off = depth(own, skin);
   const strict = how === 'propose';
   const most = (contrast === 'bold' ? 9 : 6) + (strict ? 0.2 : 1.5);
-  const metal = finish === 'shimmer';
   return [
-    ...when(off < (strict ? 0.8 : 0.3) && !metal, {
+    ...when(off < (strict ? 0.8 : 0.3), {
       part: 'depth',
       name: 'does nothing',
       over: 0.8 - off,
