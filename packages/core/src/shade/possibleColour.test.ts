@@ -32,7 +32,10 @@ test('one wrong product stops nothing: it is set aside by name, and the answer i
   expect(hurt.chart.steps.map((s) => s.use)).toEqual(fine.chart.steps.map((s) => s.use));
   expect(hurt.notes.filter((n) => n.includes('set aside'))).toHaveLength(2);
   expect(hurt.notes.join()).toContain('misread');
-  expect(setAside(kit.products).aside.map((a) => a.product.shade)).toEqual(['misread', 'nonsense']);
+  const { sound, aside } = setAside(kit.products);
+  expect(aside.map((a) => a.product.shade)).toEqual(['misread', 'nonsense']);
+  expect([...sound, ...aside.map(({ product: it }) => it)].length).toBe(kit.products.length);
+  expect(sound).toEqual(kit.products.filter(({ shade }) => shade !== 'misread' && shade !== 'nonsense'));
   const context = { client: client(), kit, date: OCCASION.date };
   expect(matchShades(context).limits.join()).toContain('misread is set aside');
   expect(

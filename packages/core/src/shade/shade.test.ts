@@ -36,6 +36,7 @@ import {
   unusableBecause,
   whyNot,
   type ShadeContext,
+  type Discolouration,
 } from '.';
 
 const context = (
@@ -211,6 +212,11 @@ test('one 1:1 test mix gives the tinting strength back', () => {
   );
 });
 
+const atHue = (degrees: number): Lab => {
+  const hue = (degrees * Math.PI) / 180;
+  return [58, 30 * Math.cos(hue), 30 * Math.sin(hue)];
+};
+
 describe('correct', () => {
   test.each<[string, Lab, Lab, ReturnType<typeof readSpot>['kind']]>([
     ['a dark circle', [70, 10, 18], [62, 11, 14], 'shadow'],
@@ -242,6 +248,41 @@ describe('correct', () => {
     expect(huesAgainst('redness', 60)).toContain('green');
     expect(huesAgainst('none', 60)).toEqual([]);
   });
+
+  test.each<[Lab, string]>([
+    // Either side of each border: of lightness where it is warm, of hue, degrees.
+    [[65, 24, 32], 'peach'],
+    [[64.9, 24, 32], 'salmon'],
+    [[53, 24, 32], 'salmon'],
+    [[52.9, 24, 32], 'orange'],
+    [atHue(29.5), 'other'],
+    [atHue(30.5), 'salmon'],
+    [atHue(74.5), 'salmon'],
+    [atHue(75.5), 'yellow'],
+    [atHue(99.5), 'yellow'],
+    [atHue(100.5), 'green'],
+    [atHue(199.5), 'green'],
+    [atHue(259.5), 'salmon'],
+    [atHue(260.5), 'violet'],
+    [atHue(339.5), 'violet'],
+    [atHue(340.5), 'other'],
+  ])('a corrector of %j is %s', (lab, hue) => expect(correctorHue(lab)).toBe(hue));
+
+  test.each<[Discolouration, number, readonly string[]]>([
+    ['shadow', 64.1, ['peach', 'salmon']],
+    ['shadow', 63.9, ['peach', 'salmon', 'orange']],
+    ['shadow', 48.1, ['peach', 'salmon', 'orange']],
+    ['shadow', 47.9, ['salmon', 'orange']],
+    ['brown', 70, ['peach', 'salmon', 'yellow']],
+    ['brown', 55, ['peach', 'salmon', 'orange', 'yellow']],
+    ['brown', 30, ['salmon', 'orange', 'yellow']],
+    ['redness', 70, ['green', 'yellow']],
+    ['redness', 30, ['green', 'yellow']],
+    ['pale patch', 55, []],
+    ['none', 55, []],
+  ])('%s on skin of L* %d is answered by %j', (kind, skinL, hues) =>
+    expect(huesAgainst(kind, skinL)).toEqual(hues),
+  );
 
   const kit = kitOf(
     product(70, 'corrector', [68, 24, 32], { shade: 'peach', family: 'wax' }),

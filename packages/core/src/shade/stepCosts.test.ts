@@ -3,7 +3,7 @@ import type { Product, Unit } from '../kit';
 import { id, OCCASION, product, SKIN } from '../look/look.testing';
 import type { CostPart } from './answers';
 import { dayOf } from './day';
-import { COST, flashCosts, mixCosts, stockCosts, worstOf } from './stepCosts';
+import { amountCosts, COST, flashCosts, mixCosts, stockCosts, worstOf } from './stepCosts';
 
 const base = (n: number, more: Partial<Product> = {}): Product => product(n, 'base', SKIN, more);
 const drop = (tintingStrength: number): Product => product(9, 'adjuster', [94, 0, 2], { tintingStrength });
@@ -96,4 +96,53 @@ test('of each part and its words the most it costs', () => {
     ['stock', 2, 'b'],
     ['finish', 1, 'a'],
   ]);
+});
+
+describe('what is taken beyond the need', () => {
+  const need = (takenMg: number) => ({ areaCm2: 10, onFaceMg: takenMg, takenMg });
+  const one = base(1, { smallestShare: 0.5, measure: 'pump' });
+  const two = base(2, { measure: 'pump' });
+  const taking = (product: Product, measures: number) => ({ product, measures });
+  const words = (members: readonly ReturnType<typeof taking>[], made: number, taken: number) =>
+    amountCosts(members, made, need(taken)).map((cost) => cost.words);
+
+  test('a tenth more is nothing; nothing asked is nothing', () => {
+    expect(amountCosts([taking(one, 1)], 110, need(100))).toEqual([]);
+    expect(amountCosts([taking(one, 1)], 110, need(0))).toEqual([]);
+    expect(words([taking(one, 1)], 111, 100)).toEqual(['1 pump holds 111 mg, 100 needed']);
+  });
+
+  test.each<[string, readonly ReturnType<typeof taking>[], number, string]>([
+    ['half as much again', [taking(one, 1)], 150, '1 pump holds 150 mg, 100 needed'],
+    [
+      'more, at its least',
+      [taking(one, 0.5)],
+      151,
+      'half a pump holds 151 mg, 100 needed; it is the least it can be taken in',
+    ],
+    [
+      'more, not at its least',
+      [taking(one, 1)],
+      151,
+      '1 pump holds 151 mg, 100 needed; one fewer does not cover it',
+    ],
+    ['two of it', [taking(one, 2)], 151, '2 pumps hold 151 mg, 100 needed; one fewer does not cover it'],
+    [
+      'a mix, however small its measures',
+      [taking(one, 0.5), taking(two, 0.5)],
+      151,
+      'half a pump and half a pump hold 151 mg, 100 needed; smaller measures do not give this mix',
+    ],
+  ])('%s', (_, members, made, said) => expect(words(members, made, 100)).toEqual([said]));
+
+  test('it weighs by how often it is taken, four times at most, and a mix more', () => {
+    const units = (members: readonly ReturnType<typeof taking>[], made: number) =>
+      amountCosts(members, made, need(100))[0]!.units;
+    expect(units([taking(one, 1)], 210)).toBeCloseTo(COST.waste * 1, 9);
+    expect(units([taking(one, 1)], 400)).toBeCloseTo(COST.waste * 2.9, 9);
+    expect(units([taking(one, 1)], 900)).toBeCloseTo(COST.waste * 2.9, 9);
+    const mix = [taking(one, 0.5), taking(two, 0.5)];
+    expect(units(mix, 150)).toBeCloseTo(COST.waste * 0.4, 9);
+    expect(units(mix, 210)).toBeCloseTo(COST.waste + COST.tooMuch, 9);
+  });
 });

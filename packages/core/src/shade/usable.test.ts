@@ -94,6 +94,22 @@ describe('the unit to take', () => {
   });
 });
 
+test('of several of one kit each is judged by its own units and its own months', () => {
+  const [six, twelve, other] = [
+    base({ monthsAfterOpening: 6 }),
+    base({ id: id(2), monthsAfterOpening: 12 }),
+    base({ id: id(3), monthsAfterOpening: 6 }),
+  ];
+  const opened = (n: number, day: string): Unit => ({ ...unit(600 + n, day, 900), productId: id(n) });
+  const units = [opened(1, '2030-09-01'), opened(2, '2030-09-01'), opened(3, '2031-03-01')];
+  const kit = { products: [six!, twelve!, other!], units };
+  const all = { ...context(six!), kit };
+  const past = kit.products.map((it) => unusableBecause(it, all) !== null);
+  expect(past).toEqual([true, false, false]);
+  // The same product, once its maker says it keeps for a year.
+  expect(unusableBecause({ ...six!, monthsAfterOpening: 12 }, { ...all, kit: { ...kit } })).toBeNull();
+});
+
 describe('what does not meet a wish', () => {
   test.each([
     ['textures', 'texture', 'liquid', 'cream'],
