@@ -239,8 +239,9 @@ describe('by mm of their own', () => {
     ] as const)
       expect(Math.abs(apart(i, j) / mm - 1)).toBeLessThan(0.12);
     // It goes on the way it went, a little flatter.
-    expect(tail[4]![1]).toBeGreaterThan(tail[2]![1]);
-    expect(tail[4]![0]).toBeGreaterThan(tail[2]![0]);
+    const slope = (i: number, j: number): number => (tail[j]![1] - tail[i]![1]) / (tail[j]![0] - tail[i]![0]);
+    expect(slope(2, 4)).toBeGreaterThan(0.7 * slope(1, 2));
+    expect(slope(2, 4)).toBeLessThan(slope(1, 2));
   });
 
   test('lashes are as long as they are said to be, half of it seen from the front', () => {
@@ -294,4 +295,29 @@ describe('wider, further and later', () => {
     expect(at(200).fade[1 - weaker]).toBe(own[1 - weaker]);
     for (const fade of [0, 50, 200]) expect(at(fade).region).toEqual(at(100).region);
   });
+});
+
+/** How far a place is from the nearest edge of a shape, mm. */
+const fromEdge = ([x, y]: Point, { region }: PlacedShape): number =>
+  Math.min(
+    ...region.flatMap((polygon) =>
+      polygon.map(([x1, y1], i) => {
+        const [x2, y2] = polygon[(i + 1) % polygon.length]!;
+        const long = (x2 - x1) ** 2 + (y2 - y1) ** 2 || 1;
+        const t = Math.min(1, Math.max(0, ((x - x1) * (x2 - x1) + (y - y1) * (y2 - y1)) / long));
+        return Math.hypot(x - x1 - t * (x2 - x1), y - y1 - t * (y2 - y1));
+      }),
+    ),
+  );
+
+test.each(withParameter('width'))('the handle of %s’s width goes with its edge', (guide) => {
+  const off = [40, 70, 100, 150, 200].map((width) => {
+    const shape = shapeOf(guide, { width });
+    return fromEdge(shape.handles.width!, shape);
+  });
+  const usual = off[2]!;
+  // On its edge, or beside it where a finger would cover it; wide ones are cut by the face.
+  expect(usual).toBeLessThan(9.1);
+  for (const mm of off.slice(0, 2)) expect(Math.abs(mm - usual)).toBeLessThan(1.7);
+  for (const mm of off.slice(3)) expect(Math.abs(mm - usual)).toBeLessThan(usual < 0.3 ? 1.7 : 4.5);
 });

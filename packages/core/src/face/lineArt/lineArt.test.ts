@@ -14,7 +14,7 @@ import {
   type Features,
   type Landmarks,
 } from '..';
-import type { Ink } from './ink';
+import type { Ink, InkFill } from './ink';
 
 type Extent = readonly [left: number, top: number, right: number, bottom: number];
 
@@ -52,6 +52,32 @@ const EVERY: readonly Partial<Features>[] = [
   { lipEdge: 'blurred' },
   { lashes: 'extensions' },
 ];
+const FILLS: readonly InkFill[] = [
+  'ink',
+  'skin',
+  'shade',
+  'hair',
+  'sheen',
+  'cloth',
+  'lip',
+  'eyeWhite',
+  'iris',
+  'pupil',
+  'catchlight',
+];
+/** What a path's outlines hold, mm2. */
+const areaIn = (ink: Ink): number =>
+  ink.d
+    .split('M')
+    .slice(1)
+    .map((outline) => placesOf({ ...ink, d: `M${outline}` }))
+    .reduce((sum, places) => {
+      const twice = places.reduce((part, [x, y], i) => {
+        const [x2, y2] = places[(i + 1) % places.length]!;
+        return part + x * y2 - x2 * y;
+      }, 0);
+      return sum + Math.abs(twice) / 2;
+    }, 0);
 const HAIR_PARTS = /hair|strand|knot|plait|rows|coil|crop|scarf|fold/;
 
 test.each(EVERY)(
@@ -63,6 +89,8 @@ test.each(EVERY)(
       expect(ink.opacity).toBeGreaterThan(0);
       expect(ink.opacity).toBeLessThanOrEqual(1);
       expect(placesOf(ink).length).toBeGreaterThan(2);
+      expect(FILLS).toContain(ink.fill);
+      expect([ink.part, areaIn(ink) > 0.03]).toEqual([ink.part, true]);
     }
   },
 );
@@ -206,4 +234,11 @@ test.each(LINES)('lines of the kind %s are drawn on the sides that have them, ov
   expect(right.length).toBeGreaterThan(0);
   for (const [left, top, to, bottom] of both) expect(Math.hypot(to - left, bottom - top)).toBeGreaterThan(4);
   for (const [left, , to] of right) expect((left + to) / 2).toBeLessThan(0);
+});
+
+test.each(LIDS)('a lid that is %s has its crease, and its shadow where a fold hangs over it', (lid) => {
+  const parts = drawn({ lids: { left: lid, right: lid } }).map(({ part }) => part);
+  const has = (part: string): number => parts.filter((one) => one === part).length;
+  expect(has('crease')).toBe(lid === 'without a crease' ? 0 : 2);
+  expect(has('fold shadow')).toBe(lid === 'open' || lid === 'without a crease' ? 0 : 2);
 });
