@@ -177,3 +177,30 @@ test('hands that nobody named yet are anybody', () => {
   for (const name of [SOME_STYLIST, ...Object.values(ONE_MORE)]) expect(isNobodyYet(name)).toBe(true);
   for (const name of ['Runa', '', 'One more']) expect(isNobodyYet(name)).toBe(false);
 });
+
+test('of several ways to do somebody each is told by what it leaves out', () => {
+  const hair = { ...both.people[0]!.ways[0]!.tasks[0]!, id: 'a.hair', kind: 'hair' as const };
+  const [usual] = both.people[0]!.ways;
+  const day: PartyDay = {
+    ...both,
+    people: both.people.map((person) =>
+      person.id === 'a'
+        ? {
+            ...person,
+            ways: [
+              { ...usual!, tasks: [...usual!.tasks, hair] },
+              { ...usual!, id: 'lighter', relax: true as const, tasks: [...usual!.tasks, hair] },
+              { ...usual!, id: 'no hair', relax: true as const },
+              { ...usual!, id: 'least', relax: true as const, tasks: [] },
+            ],
+          }
+        : person,
+    ),
+  };
+  const told = ['lighter', 'no hair', 'least'].map((way) =>
+    changeWords(day, { kind: 'lighter', person: 'a', way }),
+  );
+  expect(told).toEqual(['A: a lighter look', 'A: no hair', 'A: no hair']);
+  expect(changeWords(day, { kind: 'lighter', person: 'b', way: 'lighter' })).toBe('B: a lighter look');
+  expect(changeWords(day, { kind: 'lighter', person: 'nobody', way: 'lighter' })).toBe('nobody: lighter');
+});

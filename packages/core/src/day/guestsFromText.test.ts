@@ -495,3 +495,22 @@ test('of whatever is pasted each line is a person or a problem, and a guest of t
     { seed: 7, numRuns: 500 },
   );
 });
+
+describe('a number before a line', () => {
+  const read = (line: string) => {
+    const { guests, problems } = guestsFromText(line);
+    return [guests.map(({ name, role }) => `${name} ${role}`), problems.length];
+  };
+
+  test.each([': ', ', ', '; ', ' - ', ' – ', ' ('])('counts a role, however “%s” divides it', (mark) => {
+    const end = mark === ' (' ? ')' : '';
+    for (const names of ['Ada and Bel', 'Ada, Bel']) {
+      const line = `Bridesmaids${mark}${names}${end}`;
+      expect(read(`2 ${line}`)).toEqual(read(line));
+    }
+  });
+
+  test.each(['Ada', 'Ada (bride)', 'Ada - bride', 'Ada, bride, 11:30'])('is one of a list: %s', (line) =>
+    expect(read(`2 ${line}`)).toEqual(read(line)),
+  );
+});

@@ -156,3 +156,13 @@ describe('one more pair of hands', () => {
     expect(after.chairs).toHaveLength(plan.chairs.length + 1);
   });
 });
+
+test('a line of hands or of somebody that the plan does not have is judged as the trade does', () => {
+  const timed = Array.from({ length: 12 }, (_, i) => visit(40, 60 + (i % 3)));
+  const own = ownMinutes(plan, timed);
+  const known = lines.find((line) => line.worker.id === RUNA.id)!;
+  const usual = ownMinutes(plan, []).strayOf(known);
+  expect(own.strayOf(known)).not.toBe(usual);
+  expect(own.strayOf({ ...known, worker: { ...known.worker, id: 'nobody' } })).toBe(usual);
+  expect(own.strayOf({ ...known, of: 'nobody' })).toBe(usual);
+});

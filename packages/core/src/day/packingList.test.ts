@@ -271,6 +271,12 @@ describe('tools', () => {
     });
   });
 
+  test('a puff is for one face, as a sponge is, however dry what it lays', () => {
+    const apart = { timetable: timetable(visit(ada, 'hands-1', 400), visit(bel, 'hands-1', 600)) };
+    const puff = chartOf([powder({ tool: 'puff' })]);
+    expect(sets(apart, puff, puff)).toEqual({ Puff: '3: one a face, and 1 spare' });
+  });
+
   test.each([
     // Forty minutes from 500; clean again at 570.
     [569, 3],
