@@ -14,6 +14,7 @@ export function checkDay(day: PartyDay): { readonly at: string; readonly message
     const twice = ids.find((id, i) => ids.indexOf(id) !== i);
     if (twice !== undefined) say(at, msg`${twice} is there twice.`);
   };
+  if (day.people.length + day.rounds.length === 0) say('people', msg`Nobody is to be made up yet.`);
   once(
     'people',
     [...day.people, ...day.rounds].map((one) => one.id),

@@ -237,6 +237,7 @@ test('a timetable that was planned and then spoiled is never as good and without
 test.each<[string, (day: PartyDay) => PartyDay, string]>([
   ['a raster of none', (d) => ({ ...d, grid: 0 }), 'raster'],
   ['somebody twice', (d) => ({ ...d, people: [...d.people, d.people[0]!] }), 'a is there twice'],
+  ['nobody at all', (d) => ({ ...d, people: [], rounds: [] }), 'Nobody is to be made up yet'],
   ['hands twice', (d) => ({ ...d, workers: [...d.workers, d.workers[0]!] }), 'm1 is there twice'],
   ['a chair twice', (d) => ({ ...d, chairs: [...d.chairs, d.chairs[0]!] }), ' is there twice'],
   [

@@ -222,3 +222,27 @@ test('what a file leaves out is none: travel, rounds, star, rests, drying', () =
   expect(startsOf(answer)).toEqual({ a: 510 });
   expect(judgeDay(bare, answer).conflicts).toEqual([]);
 });
+
+/**
+ * Days by chance that are proven at once: a seed, how many people, and the steps of work and nodes of the
+ * proof it took. A search that goes astray finds the same, later.
+ */
+test.each([
+  [100, 2, 68, 26],
+  [102, 4, 74, 28],
+  [103, 5, 7, 0],
+  [104, 6, 103, 54],
+  [105, 7, 47, 0],
+  [106, 2, 16, 0],
+  [107, 3, 5, 0],
+  [108, 4, 60, 10],
+  [109, 5, 9, 0],
+  [111, 7, 81, 28],
+  [112, 2, 49, 6],
+  [113, 3, 17, 0],
+])('day %d of %d people is proven within a quarter more than %d steps', (seed, people, work, nodes) => {
+  const { proof } = planDay(randomDay(seededRandom(seed), people), { work: 1_000 });
+  expect(proof.proven).toBe(true);
+  expect(proof.work).toBeLessThanOrEqual(work * 1.25 + 2);
+  expect(proof.nodes).toBeLessThanOrEqual(nodes * 1.25 + 2);
+});
