@@ -164,7 +164,7 @@ test.each([
   ['no place', { zones: [] }, 'zones', 'at least one place'],
   ['no hour', { hours: [] }, 'hours', 'at least one hour'],
   ['hours nobody wears', { hours: [4, 99] }, 'hours[1]', 'At most 24'],
-  ['a measure there is none of', { measure: 'glow' }, 'measure', 'must be one of'],
+  ['a measure there is none of', { measure: 'glow' }, 'measure', 'Say by what it is judged'],
   ['no day', { date: '2031-02-30' }, 'date', 'A date'],
   ['an aspect there is none of', { ask: { aspect: 'mood' } }, 'ask.aspect', 'what is compared'],
   [

@@ -18,7 +18,7 @@ const TOKEN = `${ID}.${SECRET}`;
 const token: Row[] = [
   ['token', undefined, 'The link is not whole'],
   ['token', '', 'The link is not whole'],
-  ['token', letters(201), '200'],
+  ['token', letters(201), 'At most 200 letters'],
 ];
 const secret: Row[] = [
   ['secret', undefined, 'required'],
@@ -122,7 +122,7 @@ tryForms([
       ['unitId', 'x', 'must be a UUID'],
       ...PATCH_PLACES.map((place): Row => ['place', place, null]),
       ['place', undefined, 'Say where it is laid'],
-      ['place', 'eyelid', 'place'],
+      ['place', 'eyelid', 'Say where it is laid'],
       ['plannedFor', undefined, 'Choose a day'],
       ['plannedFor', '', 'Choose a day'],
       ['plannedFor', '2031-04-31', 'A date, as 2031-05-14'],
@@ -141,7 +141,7 @@ tryForms([
         'readings[1].at: It is read after it was laid',
       ],
       ['readings', [{ ...reading, result: undefined }], 'Say what was seen'],
-      ['readings', [{ ...reading, result: 'eczema' }], 'readings[0].result'],
+      ['readings', [{ ...reading, result: 'eczema' }], 'readings[0].result: Say what was seen'],
       ...PATCH_RESULTS.map((result): Row => ['readings', [{ ...reading, result }], null]),
       ['readings', [{ ...reading, note: letters(4001) }], 'At most 4000 letters'],
       ['readings', [{ ...reading, at: undefined }], 'readings[0].at'],
@@ -174,7 +174,7 @@ tryForms([
       ['at', 'today', 'an instant in UTC'],
       ...PHOTO_LIGHTS.map((light): Row => ['light', light, null]),
       ['light', undefined, 'Say by which light'],
-      ['light', 'candle', 'light'],
+      ['light', 'candle', 'Say by which light'],
       ['taps', undefined, 'taps'],
       ['taps.gnathion', undefined, 'taps.gnathion'],
       ['taps.gnathion', [1], 'taps.gnathion'],

@@ -21,7 +21,7 @@ export const intakePath = (token: string): string => `/intake#${token}`;
 const tokenField = () =>
   string()
     .required(() => msg`The link is not whole`)
-    .max(200);
+    .max(200, () => msg`At most 200 letters`);
 export const openIntakeSchema = object({ token: tokenField() }).noUnknown('${unknown} is not known here');
 export type OpenIntake = { token: string };
 

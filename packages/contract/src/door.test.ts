@@ -29,7 +29,7 @@ const email = (asked: string): Row[] => [
   ['email', undefined, asked],
   ['email', 'ada', 'This is not an email address'],
   ['email', ' ada@example.org ', null],
-  ['email', LONG, '200'],
+  ['email', LONG, 'At most 200 letters'],
   ['email', ['ada'], 'This is not a text'],
 ];
 const name = (field: string, asked: string): Row[] => [
@@ -42,7 +42,7 @@ const role: Row[] = [
   ['role', 'owner', null],
   ['role', 'artist', null],
   ['role', 'assistant', null],
-  ['role', 'guest', 'role'],
+  ['role', 'guest', 'Choose a role'],
   ['role', undefined, 'Choose a role'],
 ];
 const secret: Row[] = [
@@ -55,7 +55,7 @@ const secret: Row[] = [
 const token: Row[] = [
   ['token', undefined, 'The link is not whole'],
   ['token', '', 'The link is not whole'],
-  ['token', letters(201), '200'],
+  ['token', letters(201), 'At most 200 letters'],
 ];
 
 tryForms([
@@ -68,7 +68,7 @@ tryForms([
       ['password', '', 'Write your password'],
       ['password', undefined, 'Write your password'],
       ['password', letters(200), null],
-      ['password', letters(201), '200'],
+      ['password', letters(201), 'At most 200 letters'],
     ],
   ],
   [
@@ -101,7 +101,7 @@ tryForms([
       ...password('next'),
       ['current', '', 'Write the password you have now'],
       ['current', undefined, 'Write the password you have now'],
-      ['current', letters(201), '200'],
+      ['current', letters(201), 'At most 200 letters'],
     ],
   ],
   [

@@ -15,7 +15,7 @@ export const enquirySchema = clientFormSchema
     visitId: uuid().required(),
     partyId: uuid().required(),
     kind: string()
-      .oneOf([...OCCASIONS])
+      .oneOf([...OCCASIONS], () => msg`Choose what it is for`)
       .required(() => msg`Choose what it is for`),
     /** Who is to be made up in all: more than one is a party. */
     people: number()

@@ -61,7 +61,7 @@ export type PartyInput = {
 export const partyEventInputSchema = object({
   id: uuid().required(),
   kind: string()
-    .oneOf([...PARTY_EVENT_KINDS])
+    .oneOf([...PARTY_EVENT_KINDS], () => msg`Say what happened`)
     .required(() => msg`Say what happened`),
   item: string()
     .required(() => msg`Say of what`)

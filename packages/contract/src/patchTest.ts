@@ -15,7 +15,7 @@ export const patchTestInputSchema = object({
   productId: uuid().required(() => msg`Choose a product`),
   unitId: uuid().nullable().default(null),
   place: string()
-    .oneOf([...PATCH_PLACES])
+    .oneOf([...PATCH_PLACES], () => msg`Say where it is laid`)
     .required(() => msg`Say where it is laid`),
   plannedFor: day().required(() => msg`Choose a day`),
   laidAt: instant().nullable().default(null),
@@ -24,7 +24,7 @@ export const patchTestInputSchema = object({
       object({
         at: instant().required(),
         result: string()
-          .oneOf([...PATCH_RESULTS])
+          .oneOf([...PATCH_RESULTS], () => msg`Say what was seen`)
           .required(() => msg`Say what was seen`),
         note: text()
           .default('')

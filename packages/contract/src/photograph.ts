@@ -25,7 +25,7 @@ export const photographInputSchema = object({
   id: uuid().required(),
   at: instant().required(() => msg`Say when it was taken`),
   light: string<PhotoLight>()
-    .oneOf([...PHOTO_LIGHTS])
+    .oneOf([...PHOTO_LIGHTS], () => msg`Say by which light`)
     .required(() => msg`Say by which light`),
   taps: object({
     pupil_right: place().required(),

@@ -30,7 +30,7 @@ export const setUpSchema = object({
   email: text()
     .required(() => msg`Write your email`)
     .email(() => msg`This is not an email address`)
-    .max(200),
+    .max(200, () => msg`At most 200 letters`),
   password: passwordField(),
 }).noUnknown('${unknown} is not known here');
 export type SetUp = InferType<typeof setUpSchema>;
@@ -39,7 +39,7 @@ export type SetUp = InferType<typeof setUpSchema>;
 export const newPasswordSchema = object({
   current: string()
     .required(() => msg`Write the password you have now`)
-    .max(200),
+    .max(200, () => msg`At most 200 letters`),
   next: passwordField(),
 }).noUnknown('${unknown} is not known here');
 export type NewPassword = InferType<typeof newPasswordSchema>;

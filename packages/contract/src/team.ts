@@ -12,7 +12,7 @@ const nameField = () =>
     .max(120, () => msg`At most 120 letters`);
 const roleField = () =>
   string()
-    .oneOf([...ROLES])
+    .oneOf([...ROLES], () => msg`Choose a role`)
     .required(() => msg`Choose a role`);
 /** Days an invitation may be taken up in; a new password is asked for by link for one day only. */
 export const INVITE_DAYS = { invite: 7, reset: 1 } as const;
@@ -23,7 +23,7 @@ export const inviteInputSchema = object({
   email: text()
     .required(() => msg`Write their email`)
     .email(() => msg`This is not an email address`)
-    .max(200),
+    .max(200, () => msg`At most 200 letters`),
   name: nameField(),
   role: roleField(),
   secret: secretField(),
@@ -52,7 +52,7 @@ export const joinPath = (token: string): string => `/join#${token}`;
 const tokenField = () =>
   string()
     .required(() => msg`The link is not whole`)
-    .max(200);
+    .max(200, () => msg`At most 200 letters`);
 export const openInviteSchema = object({ token: tokenField() }).noUnknown('${unknown} is not known here');
 export type OpenInvite = InferType<typeof openInviteSchema>;
 export const takeInviteSchema = object({

@@ -116,10 +116,10 @@ export const trialInputSchema = object({
       },
     ),
   measure: string()
-    .oneOf([...TRIAL_MEASURE_NAMES])
+    .oneOf([...TRIAL_MEASURE_NAMES], () => msg`Say by what it is judged`)
     .required(() => msg`Say by what it is judged`),
   by: string()
-    .oneOf([...TRIAL_JUDGES])
+    .oneOf([...TRIAL_JUDGES], () => msg`Say who judges`)
     .required(() => msg`Say who judges`),
   zones: array()
     .of(
@@ -170,7 +170,7 @@ export type TrialEventInput = { event: TrialTold; intoChart: boolean };
 export const sendTrialSchema = object({
   token: string()
     .required(() => msg`The link is not whole`)
-    .max(200),
+    .max(200, () => msg`At most 200 letters`),
   id: uuid().required(),
   at: instant().required(),
   seen: array()

@@ -18,8 +18,8 @@ export const visitInputSchema = object({
   id: uuid().required(),
   clientId: uuid().required(),
   kind: string()
-    .oneOf([...OCCASIONS])
-    .required(),
+    .oneOf([...OCCASIONS], () => msg`Choose what it is for`)
+    .required(() => msg`Choose what it is for`),
   date: day().required(() => msg`Choose a date`),
   startsAt: clock('09:20').required(() => msg`Choose a time`),
   readyBy: clock('11:30').nullable().default(null),
@@ -47,7 +47,7 @@ export type VisitInput = Omit<InferType<typeof visitInputSchema>, 'occasion'> & 
 /** A task of the run-up to a visit, done or not after all. */
 export const runUpInputSchema = object({
   task: string()
-    .oneOf([...CLIENT_RUN_UP])
+    .oneOf([...CLIENT_RUN_UP], () => msg`Say which task`)
     .required(() => msg`Say which task`),
   done: boolean().required(() => msg`Say whether it is done`),
 }).noUnknown('${unknown} is not known here');

@@ -27,7 +27,7 @@ const PUT_ON = '2031-05-14T02:00:00Z';
 const token: Row[] = [
   ['token', undefined, 'The link is not whole'],
   ['token', '', 'The link is not whole'],
-  ['token', letters(201), '200'],
+  ['token', letters(201), 'At most 200 letters'],
 ];
 const version: Row[] = [
   ['version', undefined, 'required'],
@@ -186,10 +186,10 @@ tryForms([
       ['date', '2031-06-31', 'A date, as 2031-05-14'],
       ...TRIAL_MEASURE_NAMES.map((measure): Row => ['measure', measure, null]),
       ['measure', undefined, 'Say by what it is judged'],
-      ['measure', 'beauty', 'measure'],
+      ['measure', 'beauty', 'Say by what it is judged'],
       ...TRIAL_JUDGES.map((by): Row => ['by', by, null]),
       ['by', undefined, 'Say who judges'],
-      ['by', 'nobody', 'by'],
+      ['by', 'nobody', 'by: Say who judges'],
       ['zones', [...TRIAL_ZONES], null],
       ['zones', [], 'Choose at least one place'],
       ['zones', undefined, 'Choose at least one place'],

@@ -110,7 +110,7 @@ export type WearLinkInput = {
 const tokenField = () =>
   string()
     .required(() => msg`The link is not whole`)
-    .max(200);
+    .max(200, () => msg`At most 200 letters`);
 export const openWearSchema = object({ token: tokenField() }).noUnknown('${unknown} is not known here');
 export type OpenWear = { token: string };
 /** A client's own look at the face. */

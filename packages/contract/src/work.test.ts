@@ -65,7 +65,7 @@ tryForms([
       ['extras', [{ ...extra, name: letters(60) }], null],
       ['extras', [{ ...extra, name: letters(61) }], 'At most 60 letters'],
       ['extras', [{ ...extra, beside: undefined }], 'Say which zone it lies in'],
-      ['extras', [{ ...extra, beside: 'ear' }], 'extras[0].beside'],
+      ['extras', [{ ...extra, beside: 'ear' }], 'extras[0].beside: Say which zone it lies in'],
       ['extras', [{ ...extra, samples: undefined }], 'extras[0].samples'],
       ['extras', [{ ...extra, samples: [[97, 12, 18]] }], 'No skin has this colour'],
       ['extras', [{ ...extra, more: 1 }], 'more is not known here'],

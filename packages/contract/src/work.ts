@@ -58,7 +58,7 @@ export const readingInputSchema = object({
           .required(() => msg`Name the place`)
           .max(60, () => msg`At most 60 letters`),
         beside: string()
-          .oneOf([...SKIN_ZONES])
+          .oneOf([...SKIN_ZONES], () => msg`Say which zone it lies in`)
           .required(() => msg`Say which zone it lies in`),
         samples: samples.required(),
       }).noUnknown('${unknown} is not known here'),
