@@ -37,6 +37,11 @@ test('one who cannot be ready even with the house to herself', () => {
   expect(found.causes).toEqual([{ kind: 'readyBy', person: 'a' }]);
 });
 
+test('whoever may be late is never told to need the house to themselves', () => {
+  const day = smallDay({ a: { readyBy: 520, weights: { late: 0, short: 3, early: 1, wait: 1 } } });
+  expect(explainDay(day).alone).toEqual([]);
+});
+
 test.each(MORNINGS.filter(({ best }) => best.late > 0).map(({ day }) => [day.id, day] as const))(
   '%s: leave any one cause out and it works, leave none out and it does not',
   (_, day) => {

@@ -514,3 +514,12 @@ describe('a number before a line', () => {
     expect(read(`2 ${line}`)).toEqual(read(line)),
   );
 });
+
+test.each(['Flowers (Ada, Bel)', 'Kitchen (Ada and Bel) 45', 'Van (Cy, Di) 9:30'])(
+  'what is no role has nobody in its brackets: %s is asked about',
+  (line) => {
+    const { guests, problems } = guestsFromText(line);
+    expect(guests).toEqual([]);
+    expect(problems).toHaveLength(1);
+  },
+);

@@ -246,3 +246,39 @@ test.each([
   expect(proof.work).toBeLessThanOrEqual(work * 1.25 + 2);
   expect(proof.nodes).toBeLessThanOrEqual(nodes * 1.25 + 2);
 });
+
+test('a chair is one of its own place and kind, however many others there are', () => {
+  const small = smallDay();
+  const [artist] = small.workers;
+  const [a, b] = small.people;
+  const at = (person: typeof a, place: string): NonNullable<typeof a> => ({
+    ...person!,
+    ways: [{ ...person!.ways[0]!, tasks: [{ ...person!.ways[0]!.tasks[0]!, place }] }],
+  });
+  const day: PartyDay = {
+    ...small,
+    places: [...small.places, { id: 'hall', name: 'Hall' }],
+    travel: [{ from: 'house', to: 'hall', minutes: 20, pack: 5, unpack: 5 }],
+    workers: [artist!, { ...artist!, id: 'm2', name: 'Sol', at: 'hall' }],
+    chairs: [
+      { id: 'h1', place: 'house', kind: 'hair' },
+      { id: 'far', place: 'hall', kind: 'makeup' },
+      { id: 'near', place: 'house', kind: 'makeup' },
+    ],
+    people: [at(a, 'house'), at(b, 'hall')].map((person) => ({
+      ...person,
+      ways: [
+        {
+          ...person.ways[0]!,
+          tasks: person.ways[0]!.tasks.map((task) => ({ ...task, by: { m1: 30, m2: 30 } })),
+        },
+      ],
+    })),
+  };
+  const answer = planDay(day, { work: 200 });
+  expect(answer.objective.late).toBe(0);
+  expect(Object.fromEntries(answer.visits.map(({ of, chair }) => [of, chair]))).toEqual({
+    a: 'near',
+    b: 'far',
+  });
+});
