@@ -1,4 +1,4 @@
-export { isInside, type Point, type Polygon, type Polyline } from './point';
+export { centreOf, isInside, type Point, type Polygon, type Polyline } from './point';
 export { boxesTouch, boxOf, type Box } from './box';
 export { areaOf, intersectRegions, subtractRegion, uniteOutlines, type Region } from './region';
 export { LANDMARKS, SIDES, TEMPLATE, type LandmarkName, type Landmarks, type Side } from './landmarks';

@@ -1,7 +1,9 @@
 import { Value } from '@sinclair/typebox/value';
-import { chartSchemaOf, type Chart } from '../look';
+import { isInside, type Point } from '../face';
+import { chartSchemaOf, type Chart, type Step } from '../look';
 import { RULES, type Severity } from '.';
 import { sceneOf } from './eachRule.testing';
+import { placeOf } from './rule';
 
 const EVERY_LAYER = 'Primer Base Conceal Contour Blush Light Powder Brows Lid Mascara Lip_line Lip Spray'
   .split(' ')
@@ -179,3 +181,21 @@ test.each(SAYS.filter(([, , mends]) => mends).map(([rule]) => rule))(
     }
   },
 );
+
+/** How far a place is from what a step lays, mm: nothing inside it. */
+function offStep([x, y]: Point, step: Step, { client }: Chart): number {
+  const polygons = step.placements.flatMap((placement) =>
+    placeOf(placement, client, step.role).shapes.flatMap(({ region }) => region),
+  );
+  if (polygons.some((polygon) => isInside([x, y], polygon))) return 0;
+  return Math.min(...polygons.flat().map(([a, b]) => Math.hypot(x - a, y - b)));
+}
+
+test.each(SAYS.map(([rule]) => rule))('where %s points on the face, one of its steps is', (rule) => {
+  const { chart, found } = sceneOf(rule);
+  for (const { at, stepIds } of found.filter((finding) => finding.rule === rule)) {
+    if (at === null) continue;
+    const steps = chart.steps.filter(({ id }) => stepIds.includes(id));
+    expect(Math.min(...steps.map((step) => offStep(at, step, chart)))).toBeLessThan(4);
+  }
+});

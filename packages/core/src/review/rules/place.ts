@@ -1,5 +1,6 @@
 import {
   areaOf,
+  centreOf,
   contourFinder,
   EVEN_MM,
   faceModel,
@@ -36,10 +37,17 @@ const FAR_FROM_GUIDE_MM = 7;
 
 const whole = (shapes: readonly PlacedShape[]): Region =>
   uniteOutlines(shapes.flatMap((shape) => shape.region));
+/**
+ * Where to point at a region: the middle of its largest part, of two alike that on the client's left. The
+ * middle of all of it lies on the nose where a cheek each is meant.
+ */
 const middleOf = (region: Region): Point => {
-  const points = region.flat();
-  const sum = points.reduce<Point>((s, p) => [s[0] + p[0], s[1] + p[1]], [0, 0]);
-  return [sum[0] / Math.max(1, points.length), sum[1] / Math.max(1, points.length)];
+  const parts = region.map((polygon) => {
+    const at = centreOf(polygon);
+    return { at, weight: areaOf([polygon]) * (at[0] > 0 ? 1.1 : 1) };
+  });
+  const [first, ...rest] = parts;
+  return first ? rest.reduce((most, one) => (one.weight > most.weight ? one : most), first).at : [0, 0];
 };
 
 /** How much of one step lies on another, 0 to 1, and where. */
