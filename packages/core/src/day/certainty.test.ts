@@ -62,6 +62,30 @@ test('slack breaks no rule and makes being on time likelier than the cheapest ti
   expect(better).toBeGreaterThanOrEqual(2);
 });
 
+test('slack leaves what is held where it is, and moves the rest', () => {
+  const plan = planDay(ferry, { work: 80 });
+  const free = placeSlack(ferry, plan, { lateWorth: 100 });
+  expect(free.moved.length).toBeGreaterThan(1);
+  const [first] = free.moved;
+  const holding = (...held: readonly (typeof first)[]): PartyDay => ({
+    ...ferry,
+    pinned: held.map((one) => {
+      const { of, task, worker, start, minutes } = plan.visits.find(
+        (visit) => visit.of === one!.of && visit.task === one!.task,
+      )!;
+      return { of, task, worker, start, minutes };
+    }),
+  });
+  const keyOf = ({ of, task }: { of: string; task: string }): string => `${of} ${task}`;
+  const one = placeSlack(holding(first), plan, { lateWorth: 100 });
+  expect(one.moved.map(keyOf)).not.toContain(keyOf(first!));
+  expect(one.moved.length).toBeGreaterThan(0);
+  expect(judgeDay(holding(first), one).conflicts).toEqual([]);
+  // With all of them held nothing is left to move.
+  const every = plan.visits.map((visit) => ({ ...visit, minutes: 0 }));
+  expect(placeSlack(holding(...every), plan, { lateWorth: 100 }).moved).toEqual([]);
+});
+
 test('blame falls on who ran over, not on who waited', () => {
   const base = smallDay({ a: { readyBy: 560 }, b: { readyBy: 575 } });
   const answer = planDay(base);

@@ -53,6 +53,26 @@ test('three faces by sponge against what is left: short, one bottle, by when', (
   expect(packed!.shortMg).toBeCloseTo(2833.33, 1);
 });
 
+test('of each product its own units are taken, whatever else lies in the cases', () => {
+  const other = { id: 'lip', powder: false, unitMg: 3_000 };
+  const takes = [take('a', 600), take('a', 90, { productId: 'lip' })];
+  const units = [
+    unit('a', 2000),
+    unit('b', 1500, { productId: 'lip' }),
+    unit('c', 900, { productId: 'brow' }),
+  ];
+  const packed = packProducts('2027-06-12', takes, [product, other], units);
+  expect(packed.map(({ productId, haveMg, units: some }) => [productId, haveMg, some])).toEqual([
+    ['base', 2000, ['a']],
+    ['lip', 1500, ['b']],
+  ]);
+  const none = packProducts('2027-06-12', takes, [product, other], [units[0]!]);
+  expect(none.map(({ haveMg, shortMg }) => [haveMg, shortMg > 0])).toEqual([
+    [2000, false],
+    [0, true],
+  ]);
+});
+
 test('the last day of its life is good, the next is not; withdrawn is never taken', () => {
   const packed = (date: string) =>
     packProducts(
