@@ -105,7 +105,7 @@ export function comeOutAlike({ lighter, deeper }: ApartPair<Pick<Step, 'use'>>):
   return !!light && !!deep && !toldApart(light, deep);
 }
 
-/** Such a pair told in words, with what follows of it: alike, or the wrong way round. */
+/** Such a pair told in words, without a full stop: alike, or the wrong way round. */
 export function alikeInWords({ lighter, deeper }: ApartPair<Pick<Step, 'use' | 'title'>>): string {
   const [light, deep] = [lighter, deeper].map(({ use }) => wornColourOf(use));
   const lighterBy = light && deep ? depthOf(light.lab) - depthOf(deep.lab) : 0;
