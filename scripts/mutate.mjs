@@ -8,7 +8,7 @@ import path from 'node:path';
 import { plain } from '../jest.config.mjs';
 import { root, stateDir } from './lib/paths.mjs';
 import { ended, output, start } from './lib/run.mjs';
-import { ensurePackages } from './lib/setup.mjs';
+import { ensureDebian, ensurePackages, POSTGRES } from './lib/setup.mjs';
 
 ensurePackages();
 const CORE = path.join(root, 'packages/core/src');
@@ -40,7 +40,20 @@ function plan(topic) {
         'server/src/charts/events.ts',
         'server/src/db/connection.ts',
       ],
-      config: plain(topic, 'server'),
+      needsDatabase: true,
+      config: {
+        ...plain(topic, 'server'),
+        testMatch: [
+          'api',
+          'barredDue',
+          'lostDatabase',
+          'password',
+          'starting',
+          'studioFile',
+          'timings',
+          'today',
+        ].map((name) => `<rootDir>/test/${name}.test.ts`),
+      },
     };
   if (topic === 'app')
     return {
@@ -57,6 +70,8 @@ function plan(topic) {
           output('node', ['-p', "JSON.stringify(require('./app/jest.config.js'))"], { cwd: root }),
         ),
         rootDir: 'app',
+        // The preset says so too, which Stryker does not see.
+        testEnvironment: 'jsdom',
       },
     };
   throw new Error(`there is no topic “${topic}”: ${[...topics, 'contract', 'server', 'app'].join(', ')}`);
@@ -120,7 +135,7 @@ function drawn(list, count, seed) {
 }
 
 async function mutate(topic, only) {
-  const { mutate: files, ...how } = plan(topic);
+  const { mutate: files, needsDatabase = false, ...how } = plan(topic);
   const folder = path.join(stateDir, 'mutation');
   mkdirSync(folder, { recursive: true });
   const report = path.join(folder, `${topic}.json`);
@@ -150,11 +165,23 @@ async function mutate(topic, only) {
       allowEmpty: true,
     }),
   );
+  const database = needsDatabase ? await databaseForTests() : null;
   const code = await ended(
-    start('npx', ['stryker', 'run', settings], { stdio: ['ignore', 'inherit', 'inherit'] }),
+    start('npx', ['stryker', 'run', settings], {
+      stdio: ['ignore', 'inherit', 'inherit'],
+      env: { ...process.env, ...database?.env },
+    }),
   );
+  await database?.cluster.stop();
   if (code !== 0) throw new Error(`mutation testing of ${topic} ended with ${code}`);
   return summary(topic, JSON.parse(readFileSync(report, 'utf8')));
+}
+
+/** A server of PostgreSQL for tests; loaded here, since most topics need none. */
+async function databaseForTests() {
+  ensureDebian([...POSTGRES]);
+  const { testCluster } = await import('./lib/testCluster.mjs');
+  return testCluster();
 }
 
 /** Caught, survived and the share that was caught, with where each survivor stands. */

@@ -1,4 +1,4 @@
-/** @jest-environment node */
+/** @jest-environment @stryker-mutator/jest-runner/jest-env/node */
 import { ROUTES } from '@toile/contract';
 import { AFTER_WRITING_MS, changesWhatIsRead, newerThanWritten } from '../offline/newerThanWritten';
 

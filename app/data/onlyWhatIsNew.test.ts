@@ -1,4 +1,4 @@
-/** @jest-environment node */
+/** @jest-environment @stryker-mutator/jest-runner/jest-env/node */
 import { onlyWhatIsNew } from '../offline/onlyWhatIsNew';
 
 const AT = 'http://127.0.0.1/api/kit';

@@ -40,7 +40,10 @@ const FACE: ReadonlySet<ProductKind> = new Set<ProductKind>([
   'blush',
   'highlight',
 ]);
+/** A large brush or a puff takes up more powder than a small brush, mg. */
+const POWDER_FOR_THE_FACE = 15;
 const takenOf = (kind: ProductKind, texture: Texture): readonly [Measure, number] => {
+  if (isPowder({ texture }) && (kind === 'base' || kind === 'powder')) return ['swipe', POWDER_FOR_THE_FACE];
   if (LARGE.has(kind) || isPowder({ texture }) || texture === 'pencil' || texture === 'stick')
     return TAKEN[texture];
   return FACE.has(kind) && texture === 'liquid' ? ['dot', 20] : ['swipe', 10];

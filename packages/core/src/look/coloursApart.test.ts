@@ -4,6 +4,7 @@ import { snapshotOf } from '../kit';
 import {
   alikeInWords,
   chosenApart,
+  nearEnough,
   wornColourOf,
   pairsMeantApart,
   fitLook,
@@ -127,7 +128,7 @@ describe('the choice that keeps them apart', () => {
   const choices = (n: number) =>
     fc.array(
       fc.array(
-        fc.tuple(fc.integer({ min: 4, max: 12 }), fc.nat(20)).map(([d, cost]) => choice(d, cost)),
+        fc.tuple(fc.integer({ min: 4, max: 12 }), fc.nat(28)).map(([d, cost]) => choice(d, cost)),
         {
           minLength: 1,
           maxLength: 4,
@@ -156,8 +157,10 @@ describe('the choice that keeps them apart', () => {
     fc.assert(
       fc.property(choices(2), (all) => {
         const sorted = all.map((list) => [...list].sort((a, b) => a.cost - b.cost));
-        // What is dearer than the best by more than eight is another look.
-        const near = sorted.map((list) => [...list.keys()].filter((i) => list[i]!.cost <= list[0]!.cost + 8));
+        // All of one colour, lighter or deeper: what is dearer by more than twenty is another look.
+        const near = sorted.map((list) =>
+          [...list.keys()].filter((i) => list[i]!.cost <= list[0]!.cost + 20),
+        );
         const every = near[0]!.flatMap((i) => near[1]!.map((j) => [i, j]));
         const least = Math.min(...every.map((indices) => alikeOf(sorted, indices)));
         const cheapest = Math.min(
@@ -168,6 +171,41 @@ describe('the choice that keeps them apart', () => {
         expect(costOf(sorted, taken)).toBe(cheapest);
       }),
     );
+  });
+
+  test('what is dearer by more than eight stands in only where it is the same colour, lighter or deeper', () => {
+    const best = choice(8, 0);
+    const other = (depth: number, [a, b]: readonly [number, number], cost: number) => {
+      const made = choice(depth, cost);
+      const lab: [number, number, number] = [at(depth)[0], a, b];
+      return { ...made, use: made.use.map((u) => ({ ...u, product: { ...u.product, lab } })) };
+    };
+    const [brown, plum, green] = [
+      [8, 14],
+      [24, -8],
+      [-14, 10],
+    ] as const;
+    for (const depth of [3, 6, 11, 16])
+      for (const [hue, most] of [
+        [brown, 20],
+        [plum, 8],
+        [green, 8],
+      ] as const) {
+        expect([hue, nearEnough(best, other(depth, hue, most))]).toEqual([hue, true]);
+        expect([hue, nearEnough(best, other(depth, hue, most + 0.01))]).toEqual([hue, false]);
+      }
+    // What this face should not have stands in for nothing, unless the best is no better.
+    const ill = (units: number, cost: number) => ({
+      ...other(11, brown, cost),
+      costs: [{ part: 'face' as const, units, words: 'shimmer settles on lined lids' }],
+    });
+    expect(nearEnough(best, ill(7.9, 12))).toBe(true);
+    expect(nearEnough(best, ill(8, 2))).toBe(false);
+    expect(nearEnough(ill(8, 0), ill(8, 2))).toBe(true);
+    // What has no colour is no other tone of anything.
+    expect(nearEnough(best, choice(null, 8))).toBe(true);
+    expect(nearEnough(best, choice(null, 8.1))).toBe(false);
+    expect(nearEnough(choice(null, 0), choice(8, 8.1))).toBe(false);
   });
 
   test('of four: never more alike than the best of each, and those where nothing is alike', () => {

@@ -1,5 +1,6 @@
 import { deltaE2000, depthOf, type Lab } from '../colour';
 import { msg } from '../messages';
+import { NEED_OF } from '../shade';
 import type { LookStep, Step } from './document';
 import { colourOfUse, type Proposal } from './propose';
 import { stepsOfVariant } from './variants';
@@ -13,8 +14,13 @@ const MEANT_FROM = 1.5;
 const TOLD_APART = { steps: 0.7, sameDepth: -0.5, shimmering: -1.5, deltaE: 6 } as const;
 /** What another finish than was asked costs more, where what was best had it: the look is told by it too. */
 const OTHER_FINISH = 4;
-/** What is so much dearer than a step's best is another look: rather alike, and said. */
-const MOST_DEARER = 8;
+/**
+ * What is so much dearer than a step's best is another look: rather alike, and said. Of the best's own
+ * colour, only lighter or deeper, it may be dearer: two tones of it are nearer to what was meant than one.
+ */
+const MOST_DEARER = { otherColour: 8, sameColour: 20 } as const;
+/** Colours that differ by no more once they are equally light are one, lighter or deeper: CIEDE2000. */
+const SAME_COLOUR = 9;
 
 type Asked = Pick<LookStep, 'id' | 'role' | 'shade' | 'variant' | 'instead' | 'placements' | 'wants'>;
 
@@ -116,7 +122,27 @@ export function alikeInWords({ lighter, deeper }: ApartPair<Pick<Step, 'use' | '
 }
 
 type Choice = Pick<Proposal, 'use' | 'cost' | 'costs'>;
+type Priced = Pick<Choice, 'use' | 'cost' | 'costs'>;
 const missesFinish = ({ costs }: Choice): boolean => costs.some(({ part }) => part === 'finish');
+
+/** From so much on what is missed is what this face or day should not have: it weighs more than two tones. */
+const ILL_SUITED = 8;
+const isIllSuited = ({ costs }: Priced): boolean =>
+  costs.some(({ part, units }) => NEED_OF.some((of) => of === part) && units >= ILL_SUITED);
+
+/** Whether one choice for a step may stand for its best where that would come out like another colour. */
+export function nearEnough(best: Priced, other: Priced): boolean {
+  if (isIllSuited(other) && !isIllSuited(best)) return false;
+  const dearer = other.cost - best.cost;
+  if (dearer <= MOST_DEARER.otherColour) return true;
+  const [meant, taken] = [wornColourOf(best.use), wornColourOf(other.use)];
+  return (
+    dearer <= MOST_DEARER.sameColour &&
+    !!meant &&
+    !!taken &&
+    deltaE2000(meant.lab, [meant.lab[0], taken.lab[1], taken.lab[2]]) <= SAME_COLOUR
+  );
+}
 
 /**
  * Of what each step may take, best first, the ones that keep colours apart as their look means them for the
@@ -138,7 +164,7 @@ export function chosenApart<T extends Asked>(
         const all = [first!, ...rest].map((one) => ({
           worn: wornColourOf(one.use),
           cost: one.cost + dearer(one),
-          isNear: one.cost - first!.cost <= MOST_DEARER,
+          isNear: nearEnough(first!, one),
         }));
         return [s.id, all];
       }),

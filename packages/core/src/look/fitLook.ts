@@ -9,6 +9,7 @@ import type { Adaptation, Chart, ClientSnapshot, Look, LookStep, Occasion, Step 
 import { CHART_FORMAT } from './document';
 import { madeExactByPowder } from './exactByPowder';
 import { alikeInWords, chosenApart, comeOutAlike, pairsMeantApart } from './coloursApart';
+import { linedLikeLips } from './linedLikeLips';
 import { inOrder } from './phaseOrder';
 import { TOOL_FOR_TEXTURE } from './toolInstead';
 import { atHand, productsInWords, type FitContext, type Proposal } from './propose';
@@ -105,9 +106,13 @@ export function fitLook(
   notes.push(...tools.map((a) => adaptationInWords(a, undefined)));
   const apart = colouredApart(steps, proposals);
   notes.push(...apart.notes);
+  const lined = linedLikeLips(apart.steps, context);
+  notes.push(...lined.notes);
+  Object.assign(gaps, lined.gaps);
+  const ranked = { ...proposals, ...apart.proposals, ...lined.proposals };
   notes.push(...gapsInWords(steps.flatMap(({ id, title }) => (gaps[id] ? [{ title, gap: gaps[id] }] : []))));
-  notes.push(...notAsAsked(apart.steps, { ...proposals, ...apart.proposals }));
-  const exact = madeExactByPowder(apart.steps, gaps, context);
+  notes.push(...notAsAsked(lined.steps, ranked));
+  const exact = madeExactByPowder(lined.steps, gaps, context);
   const used = new Set(adapted.steps.flatMap((s) => s.wants.kinds));
   for (const { product, why } of aside)
     if (used.has(product.kind)) notes.push(msg`${productName(product)} is set aside. ${why}`);
@@ -132,7 +137,7 @@ export function fitLook(
   };
   return {
     chart,
-    proposals: { ...proposals, ...apart.proposals },
+    proposals: ranked,
     gaps,
     adaptations,
     // Two liners for two lips are said once.

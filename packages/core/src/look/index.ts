@@ -70,11 +70,13 @@ export {
   type AskedAnew,
   type MadeFor,
 } from './adapt';
+export { lipOf, offLip } from './linedLikeLips';
 export { fitLook, gapInWords, gapsInWords, type FitOptions, type FittedLook, type Stamp } from './fitLook';
 export {
   chosenApart,
   alikeInWords,
   comeOutAlike,
+  nearEnough,
   isToldApart,
   pairsMeantApart,
   toldApart,

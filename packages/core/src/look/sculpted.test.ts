@@ -48,11 +48,25 @@ test('of a mix what there is most of decides, of nothing chosen what is wanted, 
   for (const phase of ['sculpt', 'powder'] as const) expect(laidIn(phase, 'bronze', [])).toBe(phase);
 });
 
+test('a base in powder sets what is cream, so that concealer and cream colour lie beneath it', () => {
+  for (const texture of TEXTURES)
+    expect([texture, laidIn('base', 'base', used([texture, 1]))]).toEqual([
+      texture,
+      POWDERS.includes(texture) ? 'set' : 'base',
+    ]);
+  expect(laidIn('base', 'base', used(['pressed', 1], ['liquid', 2]))).toBe('base');
+  expect(laidIn('base', 'base', used(['pressed', 2], ['liquid', 1]))).toBe('set');
+  expect(laidIn('base', 'base', [], ['loose'])).toBe('set');
+  expect(laidIn('base', 'base', [], ['loose', 'liquid'])).toBe('base');
+  expect(laidIn('base', 'base', [])).toBe('base');
+});
+
 test('nothing else leaves its phase for what it is made of', () => {
   for (const phase of PHASES)
     for (const texture of TEXTURES) {
-      for (const role of ['base', 'conceal', 'powder', 'eye', 'lip', 'care'] as const)
+      for (const role of ['conceal', 'powder', 'eye', 'lip', 'care'] as const)
         expect(laidIn(phase, role, used([texture, 1]))).toBe(phase);
+      if (phase !== 'base') expect(laidIn(phase, 'base', used([texture, 1]))).toBe(phase);
       if (phase !== 'sculpt' && phase !== 'powder')
         expect(laidIn(phase, 'highlight', used([texture, 1]))).toBe(phase);
     }

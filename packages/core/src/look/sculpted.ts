@@ -24,13 +24,15 @@ type Sculpting = Pick<LookStep, 'phase' | 'role'> &
 
 /**
  * The phase a step is laid in: colour and light of the face in powder go on when it is set, in cream before,
- * whichever the look has them in. What it is done with decides, where there is nothing yet what is wanted.
+ * whichever the look has them in; a base in powder sets what is cream, so that all of it lies beneath. What
+ * it is done with decides, where there is nothing yet what is wanted.
  */
 export function laidInPhase({ phase, role, wants, use = [] }: Sculpting): LookStep['phase'] {
-  if (!SCULPTED.includes(role) || (phase !== 'sculpt' && phase !== 'powder')) return phase;
+  const isBase = role === 'base' && phase === 'base';
+  if (!isBase && (!SCULPTED.includes(role) || (phase !== 'sculpt' && phase !== 'powder'))) return phase;
   const most = mostOf({ use });
   const textures = most ? [most.texture] : (wants?.textures ?? []);
   if (textures.length === 0) return phase;
-  if (textures.every((texture) => isPowder({ texture }))) return 'powder';
-  return most === null || isWet(most) ? 'sculpt' : phase;
+  if (textures.every((texture) => isPowder({ texture }))) return isBase ? 'set' : 'powder';
+  return !isBase && (most === null || isWet(most)) ? 'sculpt' : phase;
 }

@@ -106,7 +106,7 @@ export type Reviewed = {
   /** How a step's colour leaves the range of its role on this skin; empty where it keeps it or has none. */
   readonly misses: (step: Step) => readonly { readonly role: ShadeRole; readonly miss: Miss }[];
   /** Another product for a step from the kit, as a fix; undefined where the kit has nothing better. */
-  readonly another: (step: Step, keeps?: (proposal: Proposal) => boolean) => Fix | undefined;
+  readonly another: (step: Step, keeps?: (proposal: Proposal, best: Proposal) => boolean) => Fix | undefined;
   readonly zone: (zone: SkinZone) => Lab | null;
   readonly shapes: (step: Step) => readonly PlacedShape[];
   readonly touch: (one: Step, other: Step) => boolean;
@@ -255,14 +255,10 @@ export function reviewed(
     another: (step, keeps = () => true) => {
       if (!kit) return undefined;
       const own = step.use.map((u) => u.product.id).join();
-      const offered = remembered((s: Step) =>
-        proposeProducts(s, context).filter(
-          (p) =>
-            p.use.map((u) => u.product.id).join() !== own &&
-            keeps(p) &&
-            p.use.every((u) => u.unitId !== null),
-        ),
-      );
+      const offered = remembered((s: Step) => {
+        const owned = proposeProducts(s, context).filter(({ use }) => use.every((u) => u.unitId !== null));
+        return owned.filter((p) => p.use.map((u) => u.product.id).join() !== own && keeps(p, owned[0]!));
+      });
       const [first, ...rest] = offered(step);
       if (!first) return undefined;
       const put = (use: Proposal['use']) => changed(step.id, (s) => ({ ...s, use: [...use] }));

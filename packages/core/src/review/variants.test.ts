@@ -1,3 +1,4 @@
+import type { Kit } from '../kit';
 import type { Chart, Step } from '../look';
 import { reviewChart } from '.';
 import {
@@ -113,10 +114,18 @@ describe('a liner against lips that bleed', () => {
       ...EVENING,
       steps: [...bleeding.steps, { ...other, id: OTHER_ID, variant: 'evening', instead: STEPS.lip.id }],
     };
-    const [first, second, ...more] = linersIn(lined(both));
+    // The kit's own would be a ring round the red.
+    expect(of('lip-bleeds', scene(both, KIT))[0]!.fix).toBeNull();
+    const redLiner = { ...PRODUCTS.liner, id: red.id.replace(/9$/, '8'), shade: 'Red', lab: red.lab };
+    const kit: Kit = {
+      products: [...KIT.products, redLiner],
+      units: [...KIT.units, { ...KIT.units[0]!, id: red.id.replace(/9$/, '7'), productId: redLiner.id }],
+    };
+    const [first, second, ...more] = linersIn(lined(both, kit));
     expect(more).toEqual([]);
     expect([first!.variant, second!.variant]).toEqual([undefined, 'evening']);
     expect(first!.shade).not.toEqual(second!.shade);
+    expect(second!.use[0]!.product.shade).toBe('Red');
     expect(new Set([first!.id, second!.id]).size).toBe(2);
   });
 

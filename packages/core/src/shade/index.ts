@@ -76,7 +76,7 @@ export {
 } from './ranges';
 export { askedSteps, isUnderEye, SHADE_ROLES, shadeRoleOf, type ShadeAsk, type ShadeRole } from './skinRole';
 export { wantedColour } from './target';
-export { needsMissed, type NeedMissed } from './needs';
+export { holdsAtLeast, NEED_OF, needsMissed, type NeedMissed } from './needs';
 export {
   areaOfStep,
   COVERS,

@@ -8,6 +8,9 @@ import type { ShadeContext } from './usable';
 
 export const NEED_OF = ['skin', 'day', 'face'] as const;
 
+/** Shimmer that settles weighs more than a colour that is rather another: in units of colour difference. */
+const SHIMMER_IN_LINES = 14;
+type Described = Parameters<typeof propertiesOf>[0];
 type Asked = { readonly features: Features; readonly day: Day | null; readonly kind: ProductKind };
 
 /**
@@ -33,7 +36,13 @@ const thick = ({ coverage }: Product): boolean => coverage === 'full' || coverag
 const lasting = (day: Day | null): string | null =>
   day !== null && (day.long || day.wet) ? day.words : null;
 const isChild = ({ age }: Features): boolean => age === 'child';
-const wears = (product: Product, hours: number): boolean => propertiesOf(product).wearHours >= hours;
+const wears = (product: Described, hours: number): boolean => propertiesOf(product).wearHours >= hours;
+
+/** What holds fewer hours than these on a day that is longer is no base for it. */
+const LEAST_HOURS = 6;
+/** Whether a base holds as long as a day of so many hours asks at the least. */
+export const holdsAtLeast = (product: Described, dayHours: number): boolean =>
+  wears(product, Math.min(LEAST_HOURS, dayHours));
 
 const NEEDS: readonly Need[] = messagesIn(
   ['words'],
@@ -54,6 +63,14 @@ const NEEDS: readonly Need[] = messagesIn(
       met: (p, { day }) => wears(p, Math.min(day?.hours ?? 8, 10)),
       cost: 0.9,
       words: 'holds fewer hours than the day has',
+    },
+    {
+      of: 'day',
+      kinds: ['base'],
+      why: ({ day }) => (day && (day.long || day.heat || day.humidity) ? day.words : null),
+      met: (p, { day }) => holdsAtLeast(p, day?.hours ?? LEAST_HOURS),
+      cost: 0.9,
+      words: 'gone long before the day ends',
     },
     {
       of: 'day',
@@ -241,7 +258,7 @@ const NEEDS: readonly Need[] = messagesIn(
             : msg`lined skin`
           : null,
       met: (p) => p.finish !== 'shimmer',
-      cost: 4,
+      cost: SHIMMER_IN_LINES,
       words: 'shimmer settles in lines',
     },
     {
@@ -259,7 +276,7 @@ const NEEDS: readonly Need[] = messagesIn(
       why: ({ features }) =>
         has(features, 'crow’s feet') || features.age === 'mature' ? msg`lined lids` : null,
       met: (p) => p.finish === 'satin' || p.finish === 'matte',
-      cost: 4,
+      cost: SHIMMER_IN_LINES,
       words: 'shimmer settles on lined lids',
     },
     {

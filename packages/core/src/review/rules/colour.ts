@@ -5,6 +5,8 @@ import {
   bringsBaseTo,
   alikeInWords,
   comeOutAlike,
+  nearEnough,
+  offLip,
   pairsMeantApart,
   shownOfStep,
   type ApartPair,
@@ -502,28 +504,13 @@ export const COLOUR_RULES: readonly Rule[] = messagesIn(
             !on.products(step).some((p) => p.kind === 'lip liner'),
         );
         if (!liner || !fill) return [];
-        const by = stepsFrom(liner.lab, fill.lab);
-        const turn = Math.abs(((hueOf(liner.lab) - hueOf(fill.lab) + 540) % 360) - 180);
-        const hue = turn > 38 && chromaAt(liner.lab) > 12 && chromaAt(fill.lab) > 12;
-        if (by >= -1.2 && by <= 3 && !hue) return [];
-        const words = hue
-          ? msg`another hue than`
-          : by < 0
-            ? msg`${(-by).toFixed(1)} steps lighter than`
-            : msg`${by.toFixed(1)} steps deeper than`;
+        const words = offLip(liner.lab, fill.lab, 'judge');
+        if (words === null) return [];
         return [
           found(
             [liner.step, fill.step],
             msg`${liner.step.title} is ${words} ${fill.step.title.toLowerCase()}: a ring will show.`,
-            on.another(liner.step, ({ lab }) => {
-              if (!lab) return false;
-              const next = stepsFrom(lab, fill.lab);
-              return (
-                next >= -0.8 &&
-                next <= 2.6 &&
-                Math.abs(((hueOf(lab) - hueOf(fill.lab) + 540) % 360) - 180) < 34
-              );
-            }),
+            on.another(liner.step, ({ lab }) => lab !== null && offLip(lab, fill.lab, 'propose') === null),
           ),
         ];
       },
@@ -574,8 +561,9 @@ function alike(on: Reviewed, role: 'eye' | 'lip'): Found[] {
 /** Another product for such a colour, apart from all that it is meant to be apart from. */
 function anotherApart(on: Reviewed, step: Step, pairs: readonly ApartPair<Step>[]): Fix | undefined {
   const own = pairs.filter((pair) => pair.lighter === step || pair.deeper === step);
-  return on.another(step, ({ use }) => {
-    const put = { ...step, use: [...use] };
+  return on.another(step, (other, best) => {
+    if (!nearEnough(best, other)) return false;
+    const put = { ...step, use: [...other.use] };
     const as = (one: Step): Step => (one === step ? put : one);
     return own.every(({ lighter, deeper }) => !comeOutAlike({ lighter: as(lighter), deeper: as(deeper) }));
   });

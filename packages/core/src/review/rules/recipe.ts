@@ -6,16 +6,25 @@ import {
   forbidsOf,
   hidesBeneath,
   inOrder,
+  lipOf,
+  offLip,
   toolInstead,
   withinProhibitions,
   withoutStep,
+  type Proposal,
   type Step,
 } from '../../look';
 import { messagesIn, msg, term } from '../../messages';
 import { isUnread, measuresInWords, MOST_TAKEN } from '../../shade';
 import { withArticle } from '../../withArticle';
-import { changed, found, nameOf, type Fix, type Rule } from '../rule';
+import { changed, found, nameOf, type Fix, type Reviewed, type Rule } from '../rule';
 
+/** What a liner without a product may take: one that is no ring round its lip. Anything for other steps. */
+function likeItsLip(on: Reviewed, step: Step): ((liner: Proposal) => boolean) | undefined {
+  const lip = step.role === 'lip line' ? lipOf(step, on.chart.steps) : undefined;
+  const worn = lip ? on.colour(lip) : null;
+  return worn ? ({ lab }) => lab !== null && offLip(lab, worn, 'propose') === null : undefined;
+}
 const leftOut = (s: Step): Fix => ({ label: msg`Leave it out`, apply: (chart) => withoutStep(chart, s.id) });
 
 /** What a layer is usually laid in, mg a cm2. */
@@ -136,7 +145,7 @@ export const RECIPE_RULES: readonly Rule[] = messagesIn(
       find: (on) =>
         on.steps
           .filter((s) => s.wants.kinds.length > 0 && s.use.length === 0)
-          .map((s) => found([s], msg`${s.title} has no product yet.`, on.another(s))),
+          .map((s) => found([s], msg`${s.title} has no product yet.`, on.another(s, likeItsLip(on, s)))),
     },
     {
       id: 'colour-not-read',
@@ -170,7 +179,11 @@ export const RECIPE_RULES: readonly Rule[] = messagesIn(
                   found(
                     [s],
                     msg`${s.title} takes ${measuresInWords(Math.round(u.parts), u.measure)} of ${nameOf(u.product)}, noted as ${u.product.mgPerMeasure} mg each.`,
-                    on.another(s, ({ use }) => use.every(({ parts }) => parts <= MOST_COUNTED)),
+                    // Two instead of one are no fewer to count.
+                    on.another(
+                      s,
+                      ({ use }) => use.reduce((sum, { parts }) => sum + parts, 0) <= MOST_COUNTED,
+                    ),
                   ),
                 ]
               : [],

@@ -1,3 +1,4 @@
+import type { Lab } from '../../colour';
 import {
   dryPatches,
   drynessInWords,
@@ -9,8 +10,20 @@ import {
   type SkinPlace,
 } from '../../face';
 import { propertiesOf } from '../../kit';
-import { basesFace, laysBalm, newStep, says, setsSkin, withStep, type Chart, type Step } from '../../look';
+import {
+  basesFace,
+  laysBalm,
+  newStep,
+  offLip,
+  says,
+  setsSkin,
+  withStep,
+  type Chart,
+  type Proposal,
+  type Step,
+} from '../../look';
 import { messagesIn, msg, term } from '../../messages';
+import { holdsAtLeast } from '../../shade';
 import {
   dueMinutes,
   outlookWords,
@@ -42,8 +55,9 @@ function added(
   step: Step,
   label: string,
   put: (chart: Chart, step: Step) => Chart = withStep,
+  keeps?: (proposal: Proposal) => boolean,
 ): Fix | undefined {
-  const fix = on.another(step);
+  const fix = on.another(step, keeps);
   if (!fix) return undefined;
   const withUse = (chart: Chart, bound: Chart): Chart =>
     put(
@@ -80,7 +94,9 @@ function linersFor(on: Reviewed): Fix | undefined {
         steps: [...chart.steps.slice(0, at), { ...liner, phase: lip.phase }, ...chart.steps.slice(at)],
       };
     };
-    return added(on, step, msg`Add a fine liner`, put) ?? [];
+    const isLike = (lab: Lab | null): boolean =>
+      !colour || (!!lab && offLip(lab, colour, 'propose') === null);
+    return added(on, step, msg`Add a fine liner`, put, (liner) => isLike(liner.lab)) ?? [];
   });
   return fixes.length < lips.length
     ? undefined
@@ -115,18 +131,12 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
         !on.day.long && !on.day.heat && !on.day.humidity
           ? []
           : on.steps
-              .filter(
-                (s) =>
-                  s.role === 'base' &&
-                  on.products(s).some((p) => propertiesOf(p).wearHours < Math.min(6, on.day.hours)),
-              )
+              .filter((s) => s.role === 'base' && on.products(s).some((p) => !holdsAtLeast(p, on.day.hours)))
               .map((s) =>
                 found(
                   [s],
                   msg`${s.title} holds fewer hours than the day has (${on.day.words}).`,
-                  on.another(s, ({ use }) =>
-                    use.every((u) => propertiesOf(u.product).wearHours >= Math.min(6, on.day.hours)),
-                  ),
+                  on.another(s, ({ use }) => use.every((u) => holdsAtLeast(u.product, on.day.hours))),
                 ),
               ),
     },
@@ -480,9 +490,12 @@ export const WEAR_RULES: readonly Rule[] = messagesIn(
         const lined = has(({ lines }) => lines.includes('lip'));
         if (!lined && !has(({ lipEdge }) => lipEdge === 'blurred')) return [];
         const lips = on.steps.filter((s) => s.role === 'lip');
+        // One that is planned and has no product yet is missed as that.
         const held = on.steps.some(
           (s) =>
-            (s.role === 'lip' || s.role === 'lip line') && on.products(s).some((p) => p.kind === 'lip liner'),
+            (s.role === 'lip line' && s.wants.kinds.includes('lip liner')) ||
+            ((s.role === 'lip' || s.role === 'lip line') &&
+              on.products(s).some((p) => p.kind === 'lip liner')),
         );
         if (lips.length === 0 || held) return [];
         return [
