@@ -5,6 +5,8 @@ import {
   bringsBaseTo,
   colourOfUse,
   EXACT_BY_POWDER,
+  lipOf,
+  offLip,
   productsInWords,
   proposeProducts,
   toolInstead,
@@ -183,13 +185,43 @@ function whyCloser(step: Step, worn: Chart, { client, contrast }: FitContext): s
 const NEARER = 0.3;
 
 /**
+ * A step that had no product, for which the kit has one now: offered, since the look was worn without. A
+ * liner is offered where it is no ring round the lip that was worn.
+ */
+function foundSince(step: Step, worn: Chart, context: FitContext): RefitChange[] {
+  const lip = step.role === 'lip line' ? lipOf(step, worn.steps) : undefined;
+  const round = lip ? colourOfUse(lip.use) : null;
+  const found = proposeProducts(step, context).find(
+    ({ use, lab }) =>
+      use.every(({ unitId }) => unitId !== null) &&
+      (!round || !lab || offLip(lab, round, 'propose') === null),
+  );
+  if (!found) return [];
+  return [
+    {
+      id: productChange(step.id),
+      stepId: step.id,
+      title: step.title,
+      kind: 'substitute',
+      why: msg`It had no product; the kit has one for it now.`,
+      difference: withTool(laidWith(step, found, context)) ?? '',
+      before: sideOf(step),
+      after: { words: productsInWords(found.use), lab: found.lab, deltaE: found.deltaE },
+      part: { of: 'step', stepId: step.id, set: laidWith(step, found, context) },
+      onlyIfAsked: true,
+    },
+  ];
+}
+
+/**
  * What was seen last time took the product out of a step: the kit's best for what the step now asks that is
  * not what it was, is what its cure asks for and goes the way its cure goes. Where there is none the old one
  * is put back, with that said, unless something speaks against it by now: then the step stays without.
  */
 function foundAnew(step: Step, worn: Chart, context: FitContext): RefitChange[] {
   const was = worn.steps.find((s) => s.id === step.id);
-  if (!was || was.use.length === 0) return [];
+  if (!was) return [];
+  if (was.use.length === 0) return foundSince(step, worn, context);
   const former = new Set(was.use.map((u) => u.product.id));
   const lab = asOnSkinOf(was, worn, context);
   const another = (was.done?.deviations ?? []).flatMap(
