@@ -63,6 +63,7 @@ const ASK_OF: Readonly<Partial<Record<Product['kind'], Pick<ShadeAsk, 'role' | '
   highlight: { role: 'highlight', shade: null },
   powder: { role: 'powder', shade: null },
   'lip colour': { role: 'lip', shade: null },
+  brow: { role: 'brow', shade: null },
 };
 /** Ratios of one pair among those looked at, of which the best stays. */
 const RATIOS = 4;
@@ -124,7 +125,7 @@ export function substitute(
   const lookAt = scorer(product, context, options.doseMgPerCm2 ?? 1);
   if (product.lab === null)
     return usable
-      .map((p) => lookAt([{ product: p, pumps: 1 }], null))
+      .map((p) => lookAt([{ product: p, pumps: 1 }], p.lab))
       .sort((a, b) => a.cost - b.cost)
       .slice(0, count);
   const wanted = product.lab;
@@ -205,18 +206,22 @@ function scorer(product: ProductSnapshot, context: ShadeContext, dose: number) {
     against(members.length > 1 ? COST.mix : 0, msg`mix ${members.map((m) => m.pumps).join(' : ')}`);
     if (Math.abs(doseFactor - 1) > 0.15)
       reasons.push(msg`take ${doseFactor.toFixed(1)} times the dose to cover alike`);
-    if (lab && wearer && role && product.lab && optics && ground) {
+    if (lab && wearer && role && optics && ground) {
       const shown = labUnder(layOver(ground, optics, dose * doseFactor), 'D65');
-      const was = missesOf(
-        role,
-        {
-          own: product.lab,
-          shown: labUnder(layOver(ground, opticsBefore!, dose), 'D65'),
-          finish: product.finish,
-        },
-        wearer,
-        'find',
-      );
+      // What has no colour of its own was in nobody's way.
+      const was =
+        product.lab && opticsBefore
+          ? missesOf(
+              role,
+              {
+                own: product.lab,
+                shown: labUnder(layOver(ground, opticsBefore, dose), 'D65'),
+                finish: product.finish,
+              },
+              wearer,
+              'find',
+            )
+          : [];
       const [miss] = missesOf(role, { own: lab, shown, finish: lead.finish }, wearer, 'find');
       if (miss && was.length === 0) against(COST.outOfRange + 2 * miss.over, msg`here it ${miss.words}`);
     }
