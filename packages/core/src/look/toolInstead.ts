@@ -50,7 +50,8 @@ function forPowder(
   if (role === 'powder') return tool === 'finger' ? { ...pressed, why: stains } : null;
   // Shimmer is strongest under the fingertip.
   const takesFinger = !SCULPTED.includes(role) || role === 'highlight';
-  if (role === 'base') return tool === 'finger' || tool === 'damp sponge' ? { ...pressed, why: stains } : null;
+  if (role === 'base')
+    return tool === 'finger' || tool === 'damp sponge' ? { ...pressed, why: stains } : null;
   return (tool === 'finger' && !takesFinger) || (tool === 'damp sponge' && SCULPTED.includes(role))
     ? { ...SWEPT, why: stains }
     : null;
