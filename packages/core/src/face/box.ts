@@ -6,11 +6,11 @@ export type Box = readonly [left: number, top: number, right: number, bottom: nu
 /** The smallest box round an outline. */
 export function boxOf(polygon: readonly Point[]): Box {
   let [left, top, right, bottom] = [Infinity, Infinity, -Infinity, -Infinity];
-  for (const [x, y] of polygon) {
-    left = Math.min(left, x);
-    top = Math.min(top, y);
-    right = Math.max(right, x);
-    bottom = Math.max(bottom, y);
+  for (const point of polygon) {
+    left = Math.min(left, point[0]);
+    top = Math.min(top, point[1]);
+    right = Math.max(right, point[0]);
+    bottom = Math.max(bottom, point[1]);
   }
   return [left, top, right, bottom];
 }

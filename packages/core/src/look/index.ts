@@ -70,7 +70,7 @@ export {
   type AskedAnew,
   type MadeFor,
 } from './adapt';
-export { lipOf, offLip } from './linedLikeLips';
+export { besideItsLip, noRingRound, offLip } from './linedLikeLips';
 export { fitLook, gapInWords, gapsInWords, type FitOptions, type FittedLook, type Stamp } from './fitLook';
 export {
   chosenApart,

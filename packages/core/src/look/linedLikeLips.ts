@@ -33,6 +33,18 @@ export function offLip(liner: Lab, lip: Lab, how: keyof typeof LIKE_THE_LIP): st
   return deeper > most.deeper ? msg`${deeper.toFixed(1)} steps deeper than` : null;
 }
 
+/** Whether something is no ring round a lip of this colour; anything is round one that has none. */
+export const noRingRound =
+  (lip: Lab | null | undefined) =>
+  ({ lab }: Pick<Proposal, 'lab'>): boolean =>
+    !lip || (lab !== null && offLip(lab, lip, 'propose') === null);
+
+/** Whether a step may take something beside the lip it lines; a step that lines none may take anything. */
+export function besideItsLip(step: Step, steps: readonly Step[]): (proposal: Proposal) => boolean {
+  const lip = step.role === 'lip line' ? lipOf(step, steps) : undefined;
+  return noRingRound(lip && colourOfUse(lip.use));
+}
+
 const isLiner = ({ use }: Step): boolean => use.some(({ product }) => product.kind === 'lip liner');
 
 type Lined = {
@@ -57,7 +69,7 @@ export function linedLikeLips(steps: readonly Step[], context: FitContext): Line
     if (!lip || !own || !worn || offLip(own, worn, 'judge') === null) return step;
     const asked: Step = { ...step, shade: { lab: [...worn] } };
     const ranked = matchAndPropose(asked, context).proposals;
-    const like = atHand(ranked).filter(({ lab }) => lab && offLip(lab, worn, 'propose') === null);
+    const like = atHand(ranked).filter(noRingRound(worn));
     const [first] = like;
     if (first) {
       proposals[step.id] = [first, ...ranked.filter((one) => one !== first)];
@@ -73,7 +85,7 @@ export function linedLikeLips(steps: readonly Step[], context: FitContext): Line
 }
 
 /** The lip a liner is round: of its own variant, else of the plan. */
-export function lipOf({ variant }: Pick<Step, 'variant'>, steps: readonly Step[]): Step | undefined {
+function lipOf({ variant }: Pick<Step, 'variant'>, steps: readonly Step[]): Step | undefined {
   const lips = steps.filter((step) => isLipColour(step) && step.use.length > 0);
   return lips.find((lip) => lip.variant === variant) ?? lips.find((lip) => lip.variant === undefined);
 }

@@ -1,6 +1,7 @@
 import {
   distance,
   distanceToLine,
+  distanceToSegment,
   measureLine,
   resample,
   subtract,
@@ -86,7 +87,7 @@ function sideOf(p: Point, line: Polyline): number {
   let side = 0;
   for (let i = 1; i < line.length; i++) {
     const [a, b] = [line[i - 1]!, line[i]!];
-    const away = distanceToLine(p, [a, b]);
+    const away = distanceToSegment(p, a, b);
     if (away >= least - 1e-12) continue;
     least = away;
     side = Math.sign((b[0] - a[0]) * (p[1] - a[1]) - (b[1] - a[1]) * (p[0] - a[0]));

@@ -2,11 +2,10 @@ import { deltaE2000, depthOf, type Lab } from '../colour';
 import { causeNamed } from '../faults';
 import {
   basesFace,
+  besideItsLip,
   bringsBaseTo,
   colourOfUse,
   EXACT_BY_POWDER,
-  lipOf,
-  offLip,
   productsInWords,
   proposeProducts,
   toolInstead,
@@ -189,12 +188,9 @@ const NEARER = 0.3;
  * liner is offered where it is no ring round the lip that was worn.
  */
 function foundSince(step: Step, worn: Chart, context: FitContext): RefitChange[] {
-  const lip = step.role === 'lip line' ? lipOf(step, worn.steps) : undefined;
-  const round = lip ? colourOfUse(lip.use) : null;
+  const fits = besideItsLip(step, worn.steps);
   const found = proposeProducts(step, context).find(
-    ({ use, lab }) =>
-      use.every(({ unitId }) => unitId !== null) &&
-      (!round || !lab || offLip(lab, round, 'propose') === null),
+    (one) => one.use.every(({ unitId }) => unitId !== null) && fits(one),
   );
   if (!found) return [];
   return [

@@ -6,6 +6,7 @@ import {
   alikeInWords,
   comeOutAlike,
   nearEnough,
+  noRingRound,
   offLip,
   pairsMeantApart,
   shownOfStep,
@@ -510,7 +511,7 @@ export const COLOUR_RULES: readonly Rule[] = messagesIn(
           found(
             [liner.step, fill.step],
             msg`${liner.step.title} is ${words} ${fill.step.title.toLowerCase()}: a ring will show.`,
-            on.another(liner.step, ({ lab }) => lab !== null && offLip(lab, fill.lab, 'propose') === null),
+            on.another(liner.step, noRingRound(fill.lab)),
           ),
         ];
       },

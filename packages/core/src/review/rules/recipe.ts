@@ -2,29 +2,21 @@ import { listed } from '../../listed';
 import {
   amountAsked,
   basesFace,
+  besideItsLip,
   falloutOf,
   forbidsOf,
   hidesBeneath,
   inOrder,
-  lipOf,
-  offLip,
   toolInstead,
   withinProhibitions,
   withoutStep,
-  type Proposal,
   type Step,
 } from '../../look';
 import { messagesIn, msg, term } from '../../messages';
 import { isUnread, measuresInWords, MOST_TAKEN } from '../../shade';
 import { withArticle } from '../../withArticle';
-import { changed, found, nameOf, type Fix, type Reviewed, type Rule } from '../rule';
+import { changed, found, nameOf, type Fix, type Rule } from '../rule';
 
-/** What a liner without a product may take: one that is no ring round its lip. Anything for other steps. */
-function likeItsLip(on: Reviewed, step: Step): ((liner: Proposal) => boolean) | undefined {
-  const lip = step.role === 'lip line' ? lipOf(step, on.chart.steps) : undefined;
-  const worn = lip ? on.colour(lip) : null;
-  return worn ? ({ lab }) => lab !== null && offLip(lab, worn, 'propose') === null : undefined;
-}
 const leftOut = (s: Step): Fix => ({ label: msg`Leave it out`, apply: (chart) => withoutStep(chart, s.id) });
 
 /** What a layer is usually laid in, mg a cm2. */
@@ -145,7 +137,7 @@ export const RECIPE_RULES: readonly Rule[] = messagesIn(
       find: (on) =>
         on.steps
           .filter((s) => s.wants.kinds.length > 0 && s.use.length === 0)
-          .map((s) => found([s], msg`${s.title} has no product yet.`, on.another(s, likeItsLip(on, s)))),
+          .map((s) => found([s], msg`${s.title} has no product yet.`, on.another(s, besideItsLip(s, on.chart.steps)))),
     },
     {
       id: 'colour-not-read',

@@ -1,4 +1,3 @@
-import type { Lab } from '../../colour';
 import {
   dryPatches,
   drynessInWords,
@@ -14,7 +13,7 @@ import {
   basesFace,
   laysBalm,
   newStep,
-  offLip,
+  noRingRound,
   says,
   setsSkin,
   withStep,
@@ -94,9 +93,7 @@ function linersFor(on: Reviewed): Fix | undefined {
         steps: [...chart.steps.slice(0, at), { ...liner, phase: lip.phase }, ...chart.steps.slice(at)],
       };
     };
-    const isLike = (lab: Lab | null): boolean =>
-      !colour || (!!lab && offLip(lab, colour, 'propose') === null);
-    return added(on, step, msg`Add a fine liner`, put, (liner) => isLike(liner.lab)) ?? [];
+    return added(on, step, msg`Add a fine liner`, put, noRingRound(colour)) ?? [];
   });
   return fixes.length < lips.length
     ? undefined
