@@ -88,7 +88,8 @@ export function distanceToLine(p: Point, line: Polyline): number {
 }
 
 /** Distance from a point to a straight part of a line, in mm. */
-export const distanceToSegment = (p: Point, a: Point, b: Point): number => Math.sqrt(squaredToSegment(p, a, b));
+export const distanceToSegment = (p: Point, a: Point, b: Point): number =>
+  Math.sqrt(squaredToSegment(p, a, b));
 
 /** By place, not taken apart: lines are asked for their nearest place by the hundred thousand. */
 function squaredToSegment(p: Point, a: Point, b: Point): number {

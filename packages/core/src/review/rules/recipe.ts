@@ -137,7 +137,9 @@ export const RECIPE_RULES: readonly Rule[] = messagesIn(
       find: (on) =>
         on.steps
           .filter((s) => s.wants.kinds.length > 0 && s.use.length === 0)
-          .map((s) => found([s], msg`${s.title} has no product yet.`, on.another(s, besideItsLip(s, on.chart.steps)))),
+          .map((s) =>
+            found([s], msg`${s.title} has no product yet.`, on.another(s, besideItsLip(s, on.chart.steps))),
+          ),
     },
     {
       id: 'colour-not-read',
