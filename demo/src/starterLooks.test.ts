@@ -21,13 +21,15 @@ import { skinAt } from './products';
 import { STARTER_LOOKS } from './starterLooks';
 
 const STAMP = { id: idFor('starter'), author: 'Ada', at: '2031-05-01T09:00:00Z', reason: '' };
-const someone = (depth: number, features: Partial<Features> = {}): ClientSnapshot => {
+/** One face for all skins: what is placed on it is worked out once. */
+const FACE = inferLandmarks({});
+const someone = (depth: number, features?: Partial<Features>): ClientSnapshot => {
   const [L, a, b] = skinAt(depth, 'neutral');
   return {
     id: idFor('starter client'),
     name: 'Someone',
-    landmarks: inferLandmarks({}),
-    features: { ...PLAIN_FEATURES, ...features },
+    landmarks: FACE,
+    features: features ? { ...PLAIN_FEATURES, ...features } : PLAIN_FEATURES,
     skin: skinByZone([L, a + 2, b - 0.8] as Lab),
     readingId: null,
     sensitivities: [],

@@ -24,6 +24,8 @@ import { unlikeKits } from './unlikeKits.testing';
 
 const STAMP = { id: idFor('unlike'), author: '', at: '2031-05-01T09:00:00Z', reason: '' };
 const DAY = '2031-05-14';
+/** One face for all, and one set of what is noted each: what is placed on them is worked out once. */
+const FACE = inferLandmarks({});
 const NOTED: readonly (readonly [Partial<Features>, Occasion])[] = [
   [{}, usualOccasion('wedding', DAY)],
   [{ age: 'mature', lines: ['under eye', 'forehead', 'lip', 'crow’s feet'] }, usualOccasion('wedding', DAY)],
@@ -37,6 +39,7 @@ const NOTED: readonly (readonly [Partial<Features>, Occasion])[] = [
     usualOccasion('trial', DAY),
   ],
 ];
+const FEATURES = NOTED.map(([features]): Features => ({ ...PLAIN_FEATURES, ...features }));
 /**
  * What is weighed against other things (colour before an hour more, say), or is the artist's own way, and so
  * is only told.
@@ -50,12 +53,13 @@ const fits: Fitted[] = [3, 8].flatMap((seed) =>
       LOOKS.flatMap((look, l) => {
         // Each skin meets every kit and every look, not every pair of them.
         if ((s + k + l + seed) % 5 !== 0) return [];
-        const [features, occasion] = NOTED[(s + 2 * k + l) % NOTED.length]!;
+        const at = (s + 2 * k + l) % NOTED.length;
+        const [features, occasion] = NOTED[at]!;
         const who: ClientSnapshot = {
           id: idFor('unlike client'),
           name: 'Someone',
-          landmarks: inferLandmarks({}),
-          features: { ...PLAIN_FEATURES, ...features },
+          landmarks: FACE,
+          features: FEATURES[at]!,
           skin: skinByZone(skinNamed(skin)),
           readingId: null,
           sensitivities: [],

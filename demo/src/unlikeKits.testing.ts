@@ -7,7 +7,12 @@ import { skinAt } from './products';
 
 type Make = {
   /** So many bases over these depths of skin, of a texture. */
-  readonly bases: readonly [count: number, from: number, to: number, texture: string];
+  readonly bases: {
+    readonly count: number;
+    readonly from: number;
+    readonly to: number;
+    readonly texture: string;
+  };
   readonly concealers: number;
   /** Of what contour, blush and light are made; in turn where it is null. */
   readonly colour: 'pressed' | 'cream' | null;
@@ -19,28 +24,78 @@ type Make = {
   readonly lips: number;
 };
 
-const MAKES = {
-  'all powder': make([8, 3, 20, 'pressed'], 3, 'pressed', [6, 12, 18], 4, 2, 8, 4),
-  'all cream': make([8, 3, 20, 'cream'], 4, 'cream', [7, 13, 19], 4, 2, 6, 5),
-  'a few of each': make([4, 3, 12, 'liquid'], 2, 'pressed', [8], 2, 1, 5, 3),
-  'a great deal': make([20, 2, 22, 'liquid'], 8, null, [4, 7, 10, 13, 16, 19, 22], 9, 4, 18, 12),
-  'for deep skin': make([10, 12, 22, 'stick'], 5, null, [16, 19, 22], 5, 3, 10, 6),
-  'for fair skin': make([10, 1.5, 9, 'liquid'], 5, null, [5, 7, 9], 5, 3, 10, 6),
-  'a beginner’s': make([3, 5, 16, 'liquid'], 1, 'pressed', [12], 1, 1, 4, 2),
-} as const;
-
-function make(
-  bases: Make['bases'],
-  concealers: number,
-  colour: Make['colour'],
-  contours: readonly number[],
-  blushes: number,
-  lights: number,
-  shadows: number,
-  lips: number,
-): Make {
-  return { bases, concealers, colour, contours, blushes, lights, shadows, lips };
-}
+const MAKES: Readonly<Record<string, Make>> = {
+  'all powder': {
+    bases: { count: 8, from: 3, to: 20, texture: 'pressed' },
+    concealers: 3,
+    colour: 'pressed',
+    contours: [6, 12, 18],
+    blushes: 4,
+    lights: 2,
+    shadows: 8,
+    lips: 4,
+  },
+  'all cream': {
+    bases: { count: 8, from: 3, to: 20, texture: 'cream' },
+    concealers: 4,
+    colour: 'cream',
+    contours: [7, 13, 19],
+    blushes: 4,
+    lights: 2,
+    shadows: 6,
+    lips: 5,
+  },
+  'a few of each': {
+    bases: { count: 4, from: 3, to: 12, texture: 'liquid' },
+    concealers: 2,
+    colour: 'pressed',
+    contours: [8],
+    blushes: 2,
+    lights: 1,
+    shadows: 5,
+    lips: 3,
+  },
+  'a great deal': {
+    bases: { count: 20, from: 2, to: 22, texture: 'liquid' },
+    concealers: 8,
+    colour: null,
+    contours: [4, 7, 10, 13, 16, 19, 22],
+    blushes: 9,
+    lights: 4,
+    shadows: 18,
+    lips: 12,
+  },
+  'for deep skin': {
+    bases: { count: 10, from: 12, to: 22, texture: 'stick' },
+    concealers: 5,
+    colour: null,
+    contours: [16, 19, 22],
+    blushes: 5,
+    lights: 3,
+    shadows: 10,
+    lips: 6,
+  },
+  'for fair skin': {
+    bases: { count: 10, from: 1.5, to: 9, texture: 'liquid' },
+    concealers: 5,
+    colour: null,
+    contours: [5, 7, 9],
+    blushes: 5,
+    lights: 3,
+    shadows: 10,
+    lips: 6,
+  },
+  'a beginner’s': {
+    bases: { count: 3, from: 5, to: 16, texture: 'liquid' },
+    concealers: 1,
+    colour: 'pressed',
+    contours: [12],
+    blushes: 1,
+    lights: 1,
+    shadows: 4,
+    lips: 2,
+  },
+};
 
 type Row = readonly [
   line: string,
@@ -61,7 +116,7 @@ function rowsOf({ bases, concealers, colour, contours, ...counts }: Make, chance
   const about = (least: number, most: number): number => least + chance() * (most - least);
   const one = <T>(of: readonly T[]): T => of[Math.floor(chance() * of.length)]!;
   const texture = (): string => colour ?? one(['pressed', 'cream']);
-  const [count, from, to, baseTexture] = bases;
+  const { count, from, to, texture: baseTexture } = bases;
   return [
     ...spread(count, from, to).map((depth, i): Row => [
       'Skin',

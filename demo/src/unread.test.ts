@@ -71,12 +71,14 @@ const drawn = (ops: readonly SheetOp[]): number =>
 const AS_SKIN = ['base', 'concealer', 'corrector'];
 const DEPTHS = [3, 6.5, 9, 12, 15, 18, 21];
 
+/** One face for all skins: what is placed on it is worked out once. */
+const FACE = inferLandmarks({});
 const someone = (depth: number): ClientSnapshot => {
   const [L, a, b] = skinAt(depth, 'neutral');
   return {
     id: idFor('unread client'),
     name: 'Someone',
-    landmarks: inferLandmarks({}),
+    landmarks: FACE,
     features: PLAIN_FEATURES,
     skin: skinByZone([L, a + 2, b - 0.8] as Lab),
     readingId: null,

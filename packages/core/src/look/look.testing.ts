@@ -15,6 +15,8 @@ export const OCCASION: Occasion = {
   camera: false,
 };
 export const SKIN: Lab = [64, 12, 19];
+/** One face for all clients: what is placed on it is worked out once. */
+const FACE = inferLandmarks({ faceLength: 184, jawWidth: 106 });
 
 export function client(
   skin: Lab = SKIN,
@@ -23,8 +25,8 @@ export function client(
   return {
     id: id(1),
     name: 'Ilse Moor',
-    landmarks: inferLandmarks({ faceLength: 184, jawWidth: 106 }),
-    features: { ...PLAIN_FEATURES, ...more.features },
+    landmarks: FACE,
+    features: more.features ? { ...PLAIN_FEATURES, ...more.features } : PLAIN_FEATURES,
     skin: skinByZone(skin),
     readingId: id(2),
     sensitivities: more.sensitivities ?? [],
