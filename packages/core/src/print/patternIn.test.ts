@@ -1,5 +1,14 @@
 import fc from 'fast-check';
-import { areaOf, intersectRegions, isInside, type PatternForm, type Point, type Polygon } from '../face';
+import {
+  areaOf,
+  intersectRegions,
+  isInside,
+  signedArea,
+  uniteOutlines,
+  type PatternForm,
+  type Point,
+  type Polygon,
+} from '../face';
 import { patternIn } from '.';
 
 const box = (left: number, top: number, right: number, bottom: number): Polygon => [
@@ -57,7 +66,9 @@ test('crossed lines are both ways', () => {
   const both = areaOf(one) + areaOf(other) - areaOf(intersectRegions(one, other));
   expect(areaOf(intersectRegions(cross, one))).toBeCloseTo(areaOf(one), -1);
   expect(areaOf(intersectRegions(cross, other))).toBeCloseTo(areaOf(other), -1);
-  expect(areaOf(cross)).toBeCloseTo(both, -1);
+  expect(areaOf(uniteOutlines(cross))).toBeCloseTo(both, -1);
+  // All run one way round: filled as one path, where they cross is filled as the rest.
+  expect(new Set(cross.map((mark) => Math.sign(signedArea(mark)))).size).toBe(1);
 });
 
 test('dots are round, as far apart as their gap, every other row moved, over the whole of the field', () => {
