@@ -3,12 +3,12 @@ import {
   areaOf,
   intersectRegions,
   isInside,
-  signedArea,
   uniteOutlines,
   type PatternForm,
   type Point,
   type Polygon,
 } from '../face';
+import { signedArea } from '../face/point';
 import { patternIn } from '.';
 
 const box = (left: number, top: number, right: number, bottom: number): Polygon => [
