@@ -37,7 +37,7 @@ export function pathOf(region: Region, decimals = 1): string {
       for (const [x, y] of polygon) {
         const [ix, iy] = [Math.round(x * unit), Math.round(y * unit)];
         if (steps.length > 0 && ix === px && iy === py) continue;
-        steps.push(short((ix - px) / unit, decimals) + joined(short((iy - py) / unit, decimals)));
+        steps.push(short((ix - px) / unit) + joined(short((iy - py) / unit)));
         [px, py] = [ix, iy];
       }
       return steps.length < 3
@@ -52,8 +52,10 @@ function joined(text: string): string {
   return text.startsWith('-') ? text : ` ${text}`;
 }
 
-function short(value: number, decimals: number): string {
-  return String(Number(value.toFixed(decimals))).replace(/^(-?)0\./, '$1.');
+/** A quotient of whole numbers by a power of ten is written in its own decimals: no rounding is needed. */
+function short(value: number): string {
+  const text = String(value);
+  return text.startsWith('0.') ? text.slice(1) : text.startsWith('-0.') ? `-${text.slice(2)}` : text;
 }
 
 /** Nothing finer than this is seen on screen or paper, mm. */
