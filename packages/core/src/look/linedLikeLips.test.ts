@@ -1,7 +1,7 @@
 import { lightnessAtDepth, type Lab } from '../colour';
 import type { Kit } from '../kit';
 import type { Look, LookStep } from './document';
-import { fitLook, newStep, offLip } from '.';
+import { besideItsLip, fitLook, newStep, offLip, type Step } from '.';
 import { client, id, kitOf, LOOK, OCCASION, product, STAMP } from './look.testing';
 
 /** A red of a depth, turned by so many degrees. */
@@ -115,5 +115,30 @@ describe('a liner that was chosen for what the look asks, round a lip of another
     const { chart, gaps } = fit(kitOf(pencil(82, redAt(4.2))), liner(71, ASKED));
     expect(chart.steps[0]!.use[0]!.product.shade).toBe('S82');
     expect(gaps).toEqual({});
+  });
+});
+
+describe('what a step may take beside its lip', () => {
+  const use = (of: ReturnType<typeof product>): Step['use'] => [
+    { product: of, unitId: null, measure: 'swipe', parts: 1 },
+  ];
+  const lined: Step = { ...liner(71, ASKED), use: [] };
+  const worn: Step = { ...lip(72, ASKED), use: use(lipstick(81, redAt(12))) };
+  const at = (lab: Lab | null) => ({ lab });
+
+  test('is no ring round it, and has a colour that is read', () => {
+    const fits = besideItsLip(lined, [lined, worn]);
+    expect(
+      [redAt(12), redAt(14.5), redAt(14.7), redAt(11.3), redAt(11.1)].map((lab) => fits(at(lab))),
+    ).toEqual([true, true, false, true, false]);
+    expect(fits(at(null))).toBe(false);
+  });
+
+  test('is anything where it lines none, or one whose colour nobody believes', () => {
+    const far = at(redAt(3));
+    expect(besideItsLip(lined, [lined])(far)).toBe(true);
+    expect(besideItsLip(worn, [lined, worn])(far)).toBe(true);
+    expect(besideItsLip(lined, [lined, worn], () => null)(far)).toBe(true);
+    expect(besideItsLip(lined, [lined, worn])(far)).toBe(false);
   });
 });

@@ -39,10 +39,17 @@ export const noRingRound =
   ({ lab }: Pick<Proposal, 'lab'>): boolean =>
     !lip || (lab !== null && offLip(lab, lip, 'propose') === null);
 
-/** Whether a step may take something beside the lip it lines; a step that lines none may take anything. */
-export function besideItsLip(step: Step, steps: readonly Step[]): (proposal: Proposal) => boolean {
+/**
+ * Whether a step may take something beside the lip it lines; a step that lines none may take anything.
+ * Whoever does not believe every colour written says which colour a step has.
+ */
+export function besideItsLip(
+  step: Step,
+  steps: readonly Step[],
+  colourOf: (step: Step) => Lab | null = ({ use }) => colourOfUse(use),
+): (one: Pick<Proposal, 'lab'>) => boolean {
   const lip = step.role === 'lip line' ? lipOf(step, steps) : undefined;
-  return noRingRound(lip && colourOfUse(lip.use));
+  return noRingRound(lip && colourOf(lip));
 }
 
 const isLiner = ({ use }: Step): boolean => use.some(({ product }) => product.kind === 'lip liner');

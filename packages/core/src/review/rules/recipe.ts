@@ -137,9 +137,10 @@ export const RECIPE_RULES: readonly Rule[] = messagesIn(
       find: (on) =>
         on.steps
           .filter((s) => s.wants.kinds.length > 0 && s.use.length === 0)
-          .map((s) =>
-            found([s], msg`${s.title} has no product yet.`, on.another(s, besideItsLip(s, on.chart.steps))),
-          ),
+          .map((s) => {
+            const fits = besideItsLip(s, on.chart.steps, on.colour);
+            return found([s], msg`${s.title} has no product yet.`, on.another(s, fits));
+          }),
     },
     {
       id: 'colour-not-read',
